@@ -1,0 +1,98 @@
+package illuminar.core.analysis;
+
+import illuminar.core.frame.Frames;
+import illuminar.core.ground.EvenBlendWork;
+import illuminar.core.ground.Ground;
+import illuminar.core.picture.Picture;
+import illuminar.core.picture.Raster;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+
+/**
+ * Everything about a view that needs to see far and depends on the frames alone, computed once on a grid
+ * of at most {@value #LONG_EDGE} pixels and kept. Safe for many threads.
+ */
+public final class Analysis {
+  public static final int LONG_EDGE = 1536;
+
+  /** Long edge of the grid on which passes look at the picture below them. */
+  public static final int SMALL_EDGE = 192;
+
+  private final Frames frames;
+  private final Raster raster;
+  private final Raster small;
+  private final Map<String, Picture> drawn = new ConcurrentHashMap<>();
+  private final Map<Ground.EvenBlend, EvenBlendWork> blends = new ConcurrentHashMap<>();
+  private final Map<String, Picture> smallDrawn = new ConcurrentHashMap<>();
+  private volatile Panes panes;
+
+  public Analysis(Frames frames) {
+    this.frames = frames;
+    raster = Raster.fitted(frames.width(), frames.height(), LONG_EDGE);
+    small = Raster.fitted(frames.width(), frames.height(), SMALL_EDGE);
+  }
+
+  public Frames frames() {
+    return frames;
+  }
+
+  public int fullWidth() {
+    return frames.width();
+  }
+
+  public int fullHeight() {
+    return frames.height();
+  }
+
+  /** The analysis grid: the whole view. */
+  public Raster raster() {
+    return raster;
+  }
+
+  /** The small grid: the whole view. */
+  public Raster small() {
+    return small;
+  }
+
+  /** A frame at a raster, kept where the raster is one of the two grids; do not modify. */
+  public Picture draw(String frame, Raster at) {
+    if (at.equals(raster)) {
+      return drawn.computeIfAbsent(frame, id -> drawNow(id, at));
+    }
+    return at.equals(small) ? smallDrawn.computeIfAbsent(frame, id -> drawNow(id, at)) : drawNow(frame, at);
+  }
+
+  private Picture drawNow(String frame, Raster at) {
+    return frames
+        .find(frame)
+        .orElseThrow(() -> new IllegalArgumentException("the view has no frame " + frame))
+        .draw(at, fullWidth(), fullHeight());
+  }
+
+  public EvenBlendWork blend(Ground.EvenBlend blend) {
+    EvenBlendWork work = blends.get(blend);
+    if (work == null) {
+      if (blends.size() > 3) {
+        blends.clear();
+      }
+      work = new EvenBlendWork(blend, this);
+      blends.put(blend, work);
+    }
+    return work;
+  }
+
+  /** The window panes found in the frames. */
+  public Panes panes() {
+    Panes found = panes;
+    if (found == null) {
+      synchronized (this) {
+        found = panes;
+        if (found == null) {
+          found = Panes.find(this);
+          panes = found;
+        }
+      }
+    }
+    return found;
+  }
+}

@@ -1,0 +1,292 @@
+package illuminar.core.analysis;
+
+import illuminar.core.frame.Frame;
+import illuminar.core.frame.Response;
+import illuminar.core.picture.MapRows;
+import illuminar.core.picture.Picture;
+import illuminar.core.picture.Plane;
+import illuminar.core.picture.Raster;
+import java.util.ArrayDeque;
+import java.util.List;
+
+/**
+ * Window panes: burnt in the frame that shows the room, well exposed in the window frame. Found on the
+ * analysis grid, drawn edge-true at any size.
+ *
+ * <p>Near an edge the share of view in a pixel follows from the compositing equation in light,
+ * share = (W − room) / (view − room), W being the window frame and room and view its light on clean
+ * pixels to either side (Porter and Duff 1984; known-background matting, Smith and Blinn 1996).
+ */
+public final class Panes {
+  private static final int BAND = 3;
+
+  private final Analysis analysis;
+  private final String windowFrame;
+  private final Plane inside;
+  private final Plane near;
+  private final Plane room;
+  private final Plane view;
+  private final int count;
+
+  private Panes(
+      Analysis analysis, String windowFrame, Plane inside, Plane near, Plane room, Plane view, int count) {
+    this.analysis = analysis;
+    this.windowFrame = windowFrame;
+    this.inside = inside;
+    this.near = near;
+    this.room = room;
+    this.view = view;
+    this.count = count;
+  }
+
+  /** How many separate panes were found. */
+  public int count() {
+    return count;
+  }
+
+  /** Share of the whole view that panes cover, 0 to 1. */
+  public double share() {
+    double sum = 0;
+    for (float v : inside.data()) {
+      sum += v;
+    }
+    return sum / inside.data().length;
+  }
+
+  /** The frame whose view the panes show. */
+  public String windowFrame() {
+    return windowFrame;
+  }
+
+  static Panes find(Analysis analysis) {
+    Frame window = analysis.frames().windowFrame();
+    Response response = analysis.frames().response();
+    Picture bright = analysis.draw(roomFrame(analysis), analysis.raster());
+    Picture dark = analysis.draw(window.id(), analysis.raster());
+    int w = dark.width();
+    int h = dark.height();
+    float[] light = light(dark, response);
+    boolean[] mask = new boolean[w * h];
+    for (int i = 0; i < mask.length; i++) {
+      boolean burnt = bright.r()[i] > 0.93f && bright.g()[i] > 0.93f && bright.b()[i] > 0.93f;
+      mask[i] = burnt && light[i] > 0.004f;
+    }
+    close(mask, w, h, light);
+    int count = keepPanes(mask, w, h, dark, response);
+    return maps(analysis, window.id(), mask, light, w, h, count);
+  }
+
+  /** The ambient frame that shows the room best: middle tone nearest to mid grey. */
+  private static String roomFrame(Analysis analysis) {
+    List<Frame> ambient = analysis.frames().ambient();
+    String best = analysis.frames().anchor();
+    double bestGap = Double.MAX_VALUE;
+    for (Frame f : ambient) {
+      Picture p = analysis.draw(f.id(), analysis.small());
+      float[] y = p.g().clone();
+      java.util.Arrays.sort(y);
+      double gap = Math.abs(Math.log(Math.max(1e-5, y[y.length / 2]) / 0.22));
+      if (gap < bestGap) {
+        bestGap = gap;
+        best = f.id();
+      }
+    }
+    return best;
+  }
+
+  private static float[] light(Picture p, Response response) {
+    float[] out = new float[p.r().length];
+    for (int i = 0; i < out.length; i++) {
+      out[i] =
+          0.2126f * response.toLight(0, p.r()[i])
+              + 0.7152f * response.toLight(1, p.g()[i])
+              + 0.0722f * response.toLight(2, p.b()[i]);
+    }
+    return out;
+  }
+
+  /** Adds dark spots of the view that lie wholly within a pane and are lit like the view. */
+  private static void close(boolean[] mask, int w, int h, float[] light) {
+    boolean[] seen = new boolean[w * h];
+    for (int start = 0; start < mask.length; start++) {
+      if (mask[start] || seen[start]) {
+        continue;
+      }
+      int[] hole = flood(mask, seen, start, w, h, false);
+      if (hole.length > w * h / 2000) {
+        continue;
+      }
+      double sum = 0;
+      double rim = 0;
+      int rims = 0;
+      for (int i : hole) {
+        sum += light[i];
+        for (int k : around(i, w, h)) {
+          if (mask[k]) {
+            rim += light[k];
+            rims++;
+          }
+        }
+      }
+      if (rims > 0 && sum / hole.length > 0.25 * rim / rims) {
+        for (int i : hole) {
+          mask[i] = true;
+        }
+      }
+    }
+  }
+
+  /** Drops what is too small for a pane or has a lamp's colour; returns the number of panes left. */
+  private static int keepPanes(boolean[] mask, int w, int h, Picture dark, Response response) {
+    boolean[] seen = new boolean[w * h];
+    int count = 0;
+    for (int start = 0; start < mask.length; start++) {
+      if (!mask[start] || seen[start]) {
+        continue;
+      }
+      int[] pane = flood(mask, seen, start, w, h, true);
+      double red = 0;
+      double blue = 0;
+      for (int i : pane) {
+        red += response.toLight(0, dark.r()[i]);
+        blue += response.toLight(2, dark.b()[i]);
+      }
+      boolean lamp = red > 1.8 * blue;
+      if (lamp || pane.length < w * h / 6000) {
+        for (int i : pane) {
+          mask[i] = false;
+        }
+      } else {
+        count++;
+      }
+    }
+    return count;
+  }
+
+  private static int[] flood(boolean[] mask, boolean[] seen, int start, int w, int h, boolean value) {
+    ArrayDeque<Integer> queue = new ArrayDeque<>();
+    java.util.stream.IntStream.Builder found = java.util.stream.IntStream.builder();
+    queue.add(start);
+    seen[start] = true;
+    while (!queue.isEmpty()) {
+      int i = queue.poll();
+      found.add(i);
+      for (int k : around(i, w, h)) {
+        if (!seen[k] && mask[k] == value) {
+          seen[k] = true;
+          queue.add(k);
+        }
+      }
+    }
+    return found.build().toArray();
+  }
+
+  private static int[] around(int i, int w, int h) {
+    int x = i % w;
+    int y = i / w;
+    return new int[] {x > 0 ? i - 1 : i, x + 1 < w ? i + 1 : i, y > 0 ? i - w : i, y + 1 < h ? i + w : i};
+  }
+
+  private static Panes maps(
+      Analysis analysis, String window, boolean[] mask, float[] light, int w, int h, int count) {
+    int[] distance = distance(mask, w, h);
+    Plane inside = Plane.of(w, h);
+    Plane near = Plane.of(w, h);
+    Plane room = Plane.of(w, h);
+    Plane view = Plane.of(w, h);
+    for (int i = 0; i < mask.length; i++) {
+      inside.data()[i] = mask[i] ? 1 : 0;
+      near.data()[i] = Math.abs(distance[i]) <= BAND ? 1 : 0;
+    }
+    int reach = BAND + 4;
+    for (int y = 0; y < h; y++) {
+      for (int x = 0; x < w; x++) {
+        int i = y * w + x;
+        if (Math.abs(distance[i]) > BAND + 1) {
+          continue;
+        }
+        double out = 0;
+        double outs = 0;
+        double in = 0;
+        double ins = 0;
+        for (int v = Math.max(0, y - reach); v <= Math.min(h - 1, y + reach); v++) {
+          for (int u = Math.max(0, x - reach); u <= Math.min(w - 1, x + reach); u++) {
+            int k = v * w + u;
+            double weight = 1.0 / (1 + (u - x) * (u - x) + (v - y) * (v - y));
+            if (distance[k] > 1) {
+              in += weight * light[k];
+              ins += weight;
+            } else if (distance[k] < -1) {
+              out += weight * Math.min(light[k], 1);
+              outs += weight;
+            }
+          }
+        }
+        view.data()[i] = ins > 0 ? (float) (in / ins) : 0;
+        room.data()[i] = outs > 0 ? (float) (out / outs) : 0;
+      }
+    }
+    return new Panes(analysis, window, inside, near, room, view, count);
+  }
+
+  /** City-block distance to the mask's edge: 1, 2, … inside, −1, −2, … outside, cut at ±12. */
+  private static int[] distance(boolean[] mask, int w, int h) {
+    int most = 12;
+    int[] d = new int[w * h];
+    boolean[] now = mask.clone();
+    java.util.Arrays.setAll(d, i -> mask[i] ? most : -most);
+    for (int ring = 1; ring < most; ring++) {
+      for (int i = 0; i < d.length; i++) {
+        if (Math.abs(d[i]) != most) {
+          continue;
+        }
+        for (int k : around(i, w, h)) {
+          boolean edge = ring == 1 ? now[k] != now[i] : Math.abs(d[k]) == ring - 1 && now[k] == now[i];
+          if (edge) {
+            d[i] = mask[i] ? ring : -ring;
+            break;
+          }
+        }
+      }
+    }
+    return d;
+  }
+
+  /**
+   * The panes at a raster.
+   *
+   * @param window the window frame drawn at that raster, display-linear
+   * @return share of view in each pixel, 0 to 1
+   */
+  public float[] draw(Raster raster, Picture window) {
+    Response response = analysis.frames().response();
+    int w = raster.width();
+    float[] out = new float[raster.pixels()];
+    MapRows rows =
+        new MapRows(inside.width(), inside.height(), analysis.fullWidth(), analysis.fullHeight(), raster);
+    float[] in = new float[w];
+    float[] edge = new float[w];
+    float[] dark = new float[w];
+    float[] bright = new float[w];
+    for (int j = 0; j < raster.height(); j++) {
+      rows.row(inside.data(), j, in, 0);
+      rows.row(near.data(), j, edge, 0);
+      rows.row(room.data(), j, dark, 0);
+      rows.row(view.data(), j, bright, 0);
+      for (int i = 0; i < w; i++) {
+        int at = j * w + i;
+        if (edge[i] < 0.5f || dark[i] <= 0 || bright[i] < 1.5f * dark[i]) {
+          out[at] = in[i];
+          continue;
+        }
+        float light =
+            0.2126f * response.toLight(0, window.r()[at])
+                + 0.7152f * response.toLight(1, window.g()[at])
+                + 0.0722f * response.toLight(2, window.b()[at]);
+        float share = (light - dark[i]) / (0.9f * (bright[i] - dark[i]));
+        out[at] = share < 0.03f ? 0 : share > 1 ? 1 : share;
+      }
+    }
+    return out;
+  }
+}

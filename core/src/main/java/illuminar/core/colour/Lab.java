@@ -1,0 +1,45 @@
+package illuminar.core.colour;
+
+/**
+ * A CIE 1976 L*a*b* colour relative to D50 (ICC convention). Source: CIE 15:2004.
+ *
+ * @param l lightness, 0 to 100 for colours up to display white
+ * @param a green (−) to red (+)
+ * @param b blue (−) to yellow (+)
+ */
+public record Lab(double l, double a, double b) {
+
+  /** From XYZ relative to D50, Y = 1 at white. */
+  public static Lab ofXyz(double x, double y, double z) {
+    double fx = f(x / Space.D50_XYZ[0]);
+    double fy = f(y);
+    double fz = f(z / Space.D50_XYZ[2]);
+    return new Lab(116 * fy - 16, 500 * (fx - fy), 200 * (fy - fz));
+  }
+
+  /** From a linear BT.2020 colour, 1.0 at display white. */
+  public static Lab ofWork(double r, double g, double b) {
+    double[] xyz = Space.WORK_TO_XYZ_D50.apply(r, g, b);
+    return ofXyz(xyz[0], xyz[1], xyz[2]);
+  }
+
+  /** From an encoded sRGB colour, each 0 to 1. */
+  public static Lab ofSrgb(double r, double g, double b) {
+    double[] work = Space.SRGB_TO_WORK.apply(Srgb.decode(r), Srgb.decode(g), Srgb.decode(b));
+    return ofWork(work[0], work[1], work[2]);
+  }
+
+  /** C*ab, the distance from the neutral axis. */
+  public double chroma() {
+    return Math.hypot(a, b);
+  }
+
+  /** CIEDE2000 difference to another colour. */
+  public double difference(Lab other) {
+    return Ciede2000.difference(this, other);
+  }
+
+  private static double f(double t) {
+    return t > 216.0 / 24389 ? Math.cbrt(t) : (24389.0 / 27 * t + 16) / 116;
+  }
+}

@@ -1,0 +1,46 @@
+package illuminar.core.colour;
+
+/** A 3×3 matrix, row by row, with the few operations that colour needs. Immutable. */
+public record Matrix3(
+    double a, double b, double c, double d, double e, double f, double g, double h, double i) {
+
+  /** This matrix applied to (x, y, z). Returns a new array of three. */
+  public double[] apply(double x, double y, double z) {
+    return new double[] {
+      a * x + b * y + c * z, d * x + e * y + f * z, g * x + h * y + i * z,
+    };
+  }
+
+  /** First {@code first}, then this. */
+  public Matrix3 after(Matrix3 first) {
+    double[] x = apply(first.a, first.d, first.g);
+    double[] y = apply(first.b, first.e, first.h);
+    double[] z = apply(first.c, first.f, first.i);
+    return new Matrix3(x[0], y[0], z[0], x[1], y[1], z[1], x[2], y[2], z[2]);
+  }
+
+  /** The inverse; an {@link ArithmeticException} where there is none. */
+  public Matrix3 inverse() {
+    double p = e * i - f * h;
+    double q = f * g - d * i;
+    double r = d * h - e * g;
+    double det = a * p + b * q + c * r;
+    if (Math.abs(det) < 1e-300) {
+      throw new ArithmeticException("matrix has no inverse");
+    }
+    return new Matrix3(
+        p / det,
+        (c * h - b * i) / det,
+        (b * f - c * e) / det,
+        q / det,
+        (a * i - c * g) / det,
+        (c * d - a * f) / det,
+        r / det,
+        (b * g - a * h) / det,
+        (a * e - b * d) / det);
+  }
+
+  static Matrix3 diagonal(double x, double y, double z) {
+    return new Matrix3(x, 0, 0, 0, y, 0, 0, 0, z);
+  }
+}

@@ -1,0 +1,20 @@
+package illuminar.core.frame;
+
+import illuminar.core.picture.Picture;
+import illuminar.core.picture.Raster;
+
+/**
+ * One exposure of a view, lined up and ready to be drawn from.
+ *
+ * @param id names the frame in recipes
+ * @param stops exposure in stops, only differences between frames matter
+ * @param toFrame where points of the anchor lie in this frame
+ * @param pixels the frame's pixels
+ */
+public record Frame(String id, Role role, double stops, Similarity toFrame, Pyramid pixels) {
+
+  /** This frame at the anchor's raster, display-linear with sRGB primaries. */
+  public Picture draw(Raster raster, int anchorWidth, int anchorHeight) {
+    return pixels.draw(raster, toFrame, anchorWidth, anchorHeight);
+  }
+}

@@ -1,0 +1,51 @@
+package illuminar.core.frame;
+
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * All frames of a view, lined up to the anchor, with the response that they share.
+ *
+ * @param anchor id of the frame that gives geometry
+ */
+public record Frames(List<Frame> all, String anchor, Response response) {
+
+  public Frames {
+    all = List.copyOf(all);
+    if (all.stream().noneMatch(f -> f.id().equals(anchor))) {
+      throw new IllegalArgumentException("anchor " + anchor + " is not among the frames");
+    }
+  }
+
+  public Frame anchorFrame() {
+    return find(anchor).orElseThrow();
+  }
+
+  public Optional<Frame> find(String id) {
+    return all.stream().filter(f -> f.id().equals(id)).findFirst();
+  }
+
+  /** The frames that take part in blending, darkest first. */
+  public List<Frame> ambient() {
+    return all.stream()
+        .filter(f -> f.role() == Role.AMBIENT)
+        .sorted(java.util.Comparator.comparingDouble(Frame::stops))
+        .toList();
+  }
+
+  /** The frame exposed for outside: the one so marked, else the darkest ambient frame. */
+  public Frame windowFrame() {
+    return all.stream()
+        .filter(f -> f.role() == Role.WINDOW)
+        .findFirst()
+        .orElseGet(() -> ambient().stream().findFirst().orElseGet(this::anchorFrame));
+  }
+
+  public int width() {
+    return anchorFrame().pixels().width();
+  }
+
+  public int height() {
+    return anchorFrame().pixels().height();
+  }
+}

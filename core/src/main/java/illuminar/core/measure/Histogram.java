@@ -1,0 +1,43 @@
+package illuminar.core.measure;
+
+import illuminar.core.colour.Space;
+import illuminar.core.colour.Stops;
+import illuminar.core.picture.Picture;
+
+/**
+ * How a picture's tones are spread, in stops below white.
+ *
+ * @param light counts of luminance from {@link #FROM} stops to white, {@link #BINS} of them
+ * @param red counts of the red channel, likewise green and blue
+ * @param burnt share of pixels with a channel at or above white
+ * @param blocked share of pixels with luminance that no 8-bit code shows
+ */
+public record Histogram(
+    int[] light, int[] red, int[] green, int[] blue, double burnt, double blocked) {
+  public static final int BINS = 120;
+  public static final double FROM = -10;
+
+  /** Counts a picture of linear BT.2020. */
+  public static Histogram of(Picture p) {
+    int[][] bins = new int[4][BINS];
+    int burnt = 0;
+    int blocked = 0;
+    int n = p.r().length;
+    for (int i = 0; i < n; i++) {
+      float y = Space.luminance(p.r()[i], p.g()[i], p.b()[i]);
+      bins[0][bin(y)]++;
+      bins[1][bin(p.r()[i])]++;
+      bins[2][bin(p.g()[i])]++;
+      bins[3][bin(p.b()[i])]++;
+      burnt += Math.max(p.r()[i], Math.max(p.g()[i], p.b()[i])) >= 0.997f ? 1 : 0;
+      blocked += y < 0.00016f ? 1 : 0;
+    }
+    return new Histogram(
+        bins[0], bins[1], bins[2], bins[3], (double) burnt / n, (double) blocked / n);
+  }
+
+  private static int bin(float light) {
+    double at = (Stops.of(light) - FROM) / -FROM * BINS;
+    return (int) Math.max(0, Math.min(BINS - 1, at));
+  }
+}

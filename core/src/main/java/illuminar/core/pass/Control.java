@@ -1,0 +1,26 @@
+package illuminar.core.pass;
+
+import java.lang.annotation.ElementType;
+import java.lang.annotation.Retention;
+import java.lang.annotation.RetentionPolicy;
+import java.lang.annotation.Target;
+
+/** Describes a number of a move, for checking and for drawing its control. */
+@Retention(RetentionPolicy.RUNTIME)
+@Target(ElementType.RECORD_COMPONENT)
+public @interface Control {
+  String label();
+
+  String unit();
+
+  double from();
+
+  double to();
+
+  double step();
+
+  double careful();
+
+  /** One line that says what it does. */
+  String help() default "";
+}

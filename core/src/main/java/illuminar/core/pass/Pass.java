@@ -1,0 +1,21 @@
+package illuminar.core.pass;
+
+/**
+ * One move in the recipe: what it does × where × on which tones × how strongly.
+ *
+ * @param strength 0 to 1; at 0 the picture stays exactly as it is
+ * @param why a line that explains the pass, where the product made it; else empty
+ */
+public record Pass(
+    String id, boolean on, Move move, Where where, Gate gate, double strength, String why) {
+  public Pass {
+    if (!(strength >= 0 && strength <= 1)) {
+      throw new IllegalArgumentException("strength is between 0 and 1, not " + strength);
+    }
+  }
+
+  /** Whether the pass can change anything. */
+  public boolean active() {
+    return on && strength > 0;
+  }
+}

@@ -1,0 +1,48 @@
+package illuminar.core.recipe;
+
+import illuminar.core.ground.Ground;
+import illuminar.core.pass.Pass;
+import illuminar.core.region.Region;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/** Everything that was decided about a view's picture: plain data, nothing computed. */
+public record Recipe(Ground ground, List<Region> regions, List<Pass> passes) {
+  public static final int MOST_PASSES = 200;
+  public static final int MOST_REGIONS = 200;
+
+  public Recipe {
+    regions = List.copyOf(regions);
+    passes = List.copyOf(passes);
+    if (passes.size() > MOST_PASSES || regions.size() > MOST_REGIONS) {
+      throw new IllegalArgumentException(
+          "a recipe holds at most " + MOST_PASSES + " passes and " + MOST_REGIONS + " regions");
+    }
+    Set<String> names = new HashSet<>();
+    for (Region region : regions) {
+      if (!names.add(region.id())) {
+        throw new IllegalArgumentException("two regions share the id " + region.id());
+      }
+    }
+    Set<String> ids = new HashSet<>();
+    for (Pass pass : passes) {
+      if (!ids.add(pass.id())) {
+        throw new IllegalArgumentException("two passes share the id " + pass.id());
+      }
+      if (!pass.where().everywhere() && !names.contains(pass.where().region())) {
+        throw new IllegalArgumentException("pass " + pass.id() + " uses a region that is not there");
+      }
+    }
+  }
+
+  public Optional<Region> region(String id) {
+    return regions.stream().filter(r -> r.id().equals(id)).findFirst();
+  }
+
+  /** The same recipe with other passes. */
+  public Recipe withPasses(List<Pass> other) {
+    return new Recipe(ground, regions, other);
+  }
+}

@@ -1,0 +1,26 @@
+package illuminar.files;
+
+/**
+ * What the first bytes of a picture say, checked before anything is decoded.
+ *
+ * @param format jpeg, png or tiff
+ */
+public record Header(String format, int width, int height) {
+
+  /** Limits for pictures that are taken in. */
+  public static final int LONGEST_EDGE = 30_000;
+
+  public static final long MOST_PIXELS = 110_000_000L;
+  public static final long MOST_BYTES = 800_000_000L;
+
+  Header checked(String name) throws BadPicture {
+    if (width < 16 || height < 16) {
+      throw new BadPicture(name, "the picture is only " + width + "×" + height + " pixels");
+    }
+    if (width > LONGEST_EDGE || height > LONGEST_EDGE || (long) width * height > MOST_PIXELS) {
+      throw new BadPicture(
+          name, "its header says " + width + "×" + height + " pixels, more than this product takes");
+    }
+    return this;
+  }
+}

@@ -1,0 +1,14 @@
+package illuminar.server;
+
+import java.nio.file.Path;
+import org.springframework.boot.context.properties.ConfigurationProperties;
+
+/**
+ * Where things are kept.
+ *
+ * @param home folder for originals and deliveries
+ * @param card the simulated card reader's folder
+ * @param demo whether the demo studio is loaded on the first start
+ */
+@ConfigurationProperties("illuminar")
+public record Settings(Path home, Path card, boolean demo) {}

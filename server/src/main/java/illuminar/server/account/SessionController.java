@@ -1,0 +1,77 @@
+package illuminar.server.account;
+
+import illuminar.server.web.Problem;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import jakarta.validation.constraints.NotNull;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.authentication.AuthenticationManager;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.Authentication;
+import org.springframework.security.core.AuthenticationException;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.security.core.context.SecurityContext;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Signing in and out. */
+@RestController
+@RequestMapping("/api/session")
+class SessionController {
+  private final AuthenticationManager manager;
+  private final SecurityContextRepository contexts;
+  private final Studios studios;
+
+  SessionController(AuthenticationManager manager, SecurityContextRepository contexts, Studios studios) {
+    this.manager = manager;
+    this.contexts = contexts;
+    this.studios = studios;
+  }
+
+  record SignIn(@NotNull String email, @NotNull String password) {}
+
+  record Signed(@NotNull String name, @NotNull String email, @NotNull String studio) {}
+
+  @GetMapping
+  Signed who(@AuthenticationPrincipal Member member) {
+    if (member == null) {
+      throw new Problem(HttpStatus.UNAUTHORIZED, "Please sign in.");
+    }
+    String studio = studios.findById(member.studio()).map(Studio::name).orElse("");
+    return new Signed(member.name(), member.email(), studio);
+  }
+
+  @PostMapping
+  Signed in(@RequestBody SignIn body, HttpServletRequest request, HttpServletResponse response) {
+    Authentication done;
+    try {
+      done =
+          manager.authenticate(
+              UsernamePasswordAuthenticationToken.unauthenticated(body.email(), body.password()));
+    } catch (AuthenticationException e) {
+      throw new Problem(HttpStatus.UNAUTHORIZED, "This address and password do not belong together.");
+    }
+    if (request.getSession(false) != null) {
+      request.changeSessionId();
+    }
+    SecurityContext context = SecurityContextHolder.createEmptyContext();
+    context.setAuthentication(done);
+    contexts.saveContext(context, request, response);
+    return who((Member) done.getPrincipal());
+  }
+
+  @DeleteMapping
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void out(HttpServletRequest request) {
+    if (request.getSession(false) != null) {
+      request.getSession().invalidate();
+    }
+  }
+}

@@ -1,0 +1,137 @@
+package illuminar.server.intake;
+
+import illuminar.core.frame.Role;
+import illuminar.files.BadPicture;
+import illuminar.server.job.Job;
+import illuminar.server.job.Work;
+import illuminar.server.recipe.RecipeJson;
+import illuminar.server.shoot.FrameRow;
+import illuminar.server.shoot.FrameRows;
+import illuminar.server.shoot.View;
+import illuminar.server.shoot.Views;
+import illuminar.server.storage.Originals;
+import illuminar.server.view.LineUpWork;
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/**
+ * Takes frames in from the card, view by view: originals first, then the view in one transaction, then
+ * its line-up. The ids of the views are fixed in the plan, so running it again adds nothing twice.
+ */
+@Component
+class IntakeWork implements Work {
+  record PlannedFrame(String name, Role role) {}
+
+  record PlannedView(UUID id, String name, String anchor, List<PlannedFrame> frames) {}
+
+  record Plan(List<PlannedView> views) {}
+
+  private final Card card;
+  private final Originals originals;
+  private final Views views;
+  private final FrameRows frames;
+  private final RecipeJson json;
+  private final LineUpWork lineUp;
+  private final TransactionTemplate transaction;
+
+  IntakeWork(
+      Card card,
+      Originals originals,
+      Views views,
+      FrameRows frames,
+      RecipeJson json,
+      LineUpWork lineUp,
+      TransactionTemplate transaction) {
+    this.card = card;
+    this.originals = originals;
+    this.views = views;
+    this.frames = frames;
+    this.json = json;
+    this.lineUp = lineUp;
+    this.transaction = transaction;
+  }
+
+  @Override
+  public Job.Kind kind() {
+    return Job.Kind.INTAKE;
+  }
+
+  @Override
+  public void run(Job job, Progress progress) {
+    Plan plan = json.read(job.subject(), Plan.class);
+    int total = plan.views().stream().mapToInt(v -> 2 * v.frames().size() + 2).sum();
+    int done = 0;
+    for (PlannedView planned : plan.views()) {
+      if (views.findById(planned.id()).isEmpty()) {
+        takeIn(job, planned, progress, done, total);
+      }
+      done += planned.frames().size();
+      Optional<View> view = views.findById(planned.id());
+      if (view.isPresent() && view.get().state() == View.State.NEW) {
+        int before = done;
+        lineUp.lineUp(view.get().id(), (step, of, doing) -> progress.at(before + step, total, doing));
+      }
+      done += planned.frames().size() + 2;
+    }
+  }
+
+  private void takeIn(Job job, PlannedView planned, Progress progress, int done, int total) {
+    List<FrameRow> rows = new ArrayList<>();
+    int at = done;
+    int width = 0;
+    int height = 0;
+    for (PlannedFrame f : planned.frames()) {
+      progress.at(at++, total, planned.name() + ": taking in " + f.name());
+      try {
+        Card.Read read = card.read(f.name());
+        if (width != 0 && (read.header().width() != width || read.header().height() != height)) {
+          throw new BadPicture(
+              f.name(),
+              "it is " + read.header().width() + "×" + read.header().height()
+                  + " pixels, the view's other frames are " + width + "×" + height);
+        }
+        String sha = originals.keep(card.path(f.name()));
+        width = read.header().width();
+        height = read.header().height();
+        if (rows.stream().anyMatch(r -> r.sha256().equals(sha))) {
+          throw new BadPicture(f.name(), "the same picture is already in this view");
+        }
+        FrameRow row =
+            new FrameRow(planned.id(), rows.size(), f.name(), sha, width, height, f.role(), read.capture());
+        row.clipping(read.burnt(), read.blocked());
+        rows.add(row);
+      } catch (BadPicture e) {
+        progress.problem(e.getMessage() + ". It stays on the card.");
+      } catch (IOException e) {
+        progress.problem(
+            f.name() + ": it could not be stored (" + reason(e) + "). It stays on the card; make room and take it in again.");
+      }
+    }
+    if (rows.isEmpty()) {
+      progress.problem(planned.name() + ": none of its frames could be taken in.");
+      return;
+    }
+    int w = width;
+    int h = height;
+    transaction.executeWithoutResult(
+        s -> {
+          int position = views.findByShootIdOrderByPosition(job.shootId()).size();
+          View view = new View(planned.id(), job.shootId(), position, planned.name(), w, h);
+          FrameRow anchor =
+              rows.stream().filter(r -> r.name().equals(planned.anchor())).findFirst().orElse(rows.get(0));
+          view.anchor(anchor.id());
+          views.saveAndFlush(view);
+          frames.saveAllAndFlush(rows);
+        });
+  }
+
+  private static String reason(IOException e) {
+    String said = String.valueOf(e.getMessage());
+    return said.toLowerCase(java.util.Locale.ROOT).contains("no space") ? "the disk is full" : said;
+  }
+}

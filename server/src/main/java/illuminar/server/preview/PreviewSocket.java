@@ -1,0 +1,88 @@
+package illuminar.server.preview;
+
+import illuminar.server.account.Member;
+import illuminar.server.recipe.RecipeJson;
+import illuminar.server.shoot.View;
+import illuminar.server.shoot.ShootService;
+import illuminar.server.view.OpenViews;
+import java.io.IOException;
+import java.security.Principal;
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.security.core.Authentication;
+import org.springframework.stereotype.Component;
+import org.springframework.web.socket.BinaryMessage;
+import org.springframework.web.socket.CloseStatus;
+import org.springframework.web.socket.TextMessage;
+import org.springframework.web.socket.WebSocketSession;
+import org.springframework.web.socket.handler.TextWebSocketHandler;
+
+/**
+ * Previews over a socket: the latest request of a kind wins, older ones are dropped before they start.
+ * An answer is one binary message: length of a JSON head (four bytes), the head, a picture.
+ */
+@Component
+class PreviewSocket extends TextWebSocketHandler {
+  private static final Logger LOG = LoggerFactory.getLogger(PreviewSocket.class);
+
+  private final ShootService shoots;
+  private final OpenViews open;
+  private final RecipeJson json;
+  private final Map<String, Desk> desks = new ConcurrentHashMap<>();
+
+  PreviewSocket(ShootService shoots, OpenViews open, RecipeJson json) {
+    this.shoots = shoots;
+    this.open = open;
+    this.json = json;
+  }
+
+  @Override
+  public void afterConnectionEstablished(WebSocketSession session) throws IOException {
+    Principal principal = session.getPrincipal();
+    if (!(principal instanceof Authentication auth) || !(auth.getPrincipal() instanceof Member member)) {
+      session.close(CloseStatus.POLICY_VIOLATION);
+      return;
+    }
+    String path = session.getUri() == null ? "" : session.getUri().getPath();
+    try {
+      UUID id = UUID.fromString(path.substring(path.lastIndexOf('/') + 1));
+      View view = shoots.ownedView(member.studio(), id);
+      desks.put(session.getId(), new Desk(session, view, open, json));
+    } catch (RuntimeException e) {
+      session.close(CloseStatus.BAD_DATA);
+    }
+  }
+
+  @Override
+  protected void handleTextMessage(WebSocketSession session, TextMessage message) {
+    Desk desk = desks.get(session.getId());
+    if (desk != null) {
+      desk.ask(message.getPayload());
+    }
+  }
+
+  @Override
+  public void afterConnectionClosed(WebSocketSession session, CloseStatus status) {
+    Desk desk = desks.remove(session.getId());
+    if (desk != null) {
+      desk.close();
+    }
+  }
+
+  static void send(WebSocketSession session, byte[] head, byte[] body) {
+    java.nio.ByteBuffer bytes = java.nio.ByteBuffer.allocate(4 + head.length + body.length);
+    bytes.putInt(head.length).put(head).put(body).flip();
+    try {
+      synchronized (session) {
+        if (session.isOpen()) {
+          session.sendMessage(new BinaryMessage(bytes));
+        }
+      }
+    } catch (IOException | IllegalStateException e) {
+      LOG.debug("preview not sent: {}", e.getMessage());
+    }
+  }
+}

@@ -1,0 +1,109 @@
+package illuminar.server.recipe;
+
+import illuminar.core.pass.Catalogue;
+import illuminar.server.account.Member;
+import illuminar.server.web.Problem;
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** A view's recipe with its revisions. Editions travel as ETag and If-Match. */
+@RestController
+@RequestMapping("/api")
+class RecipeController {
+  private final RecipeService service;
+  private final RecipeJson json;
+
+  RecipeController(RecipeService service, RecipeJson json) {
+    this.service = service;
+    this.json = json;
+  }
+
+  /** One kind of pass as the interface needs it. */
+  record Kind(
+      String kind,
+      String name,
+      String stage,
+      String sentence,
+      boolean asksRegion,
+      List<Catalogue.Number> controls) {}
+
+  @GetMapping("/catalogue")
+  List<Kind> catalogue() {
+    return Catalogue.kinds().stream()
+        .map(k -> new Kind(k.kind(), k.name(), k.stage(), k.sentence(), k.asksRegion(), k.controls()))
+        .toList();
+  }
+
+  @GetMapping(value = "/views/{id}/recipe", produces = MediaType.APPLICATION_JSON_VALUE)
+  @io.swagger.v3.oas.annotations.responses.ApiResponse(
+      responseCode = "200",
+      content = @Content(schema = @Schema(ref = "#/components/schemas/RecipeState")))
+  ResponseEntity<String> get(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
+    return answer(service.state(member.studio(), id));
+  }
+
+  @PutMapping(value = "/views/{id}/recipe", produces = MediaType.APPLICATION_JSON_VALUE)
+  @io.swagger.v3.oas.annotations.responses.ApiResponse(
+      responseCode = "200",
+      content = @Content(schema = @Schema(ref = "#/components/schemas/RecipeState")))
+  ResponseEntity<String> put(
+      @AuthenticationPrincipal Member member,
+      @PathVariable UUID id,
+      @RequestHeader(name = "If-Match", required = false) String match,
+      @io.swagger.v3.oas.annotations.parameters.RequestBody(
+              content = @Content(schema = @Schema(ref = "#/components/schemas/Recipe")))
+          @RequestBody
+          String body) {
+    return answer(service.change(member.studio(), id, edition(match), json.read(body)));
+  }
+
+  @PostMapping(value = "/views/{id}/undo", produces = MediaType.APPLICATION_JSON_VALUE)
+  ResponseEntity<String> undo(
+      @AuthenticationPrincipal Member member,
+      @PathVariable UUID id,
+      @RequestHeader(name = "If-Match", required = false) String match) {
+    return answer(service.undo(member.studio(), id, edition(match)));
+  }
+
+  @PostMapping(value = "/views/{id}/redo", produces = MediaType.APPLICATION_JSON_VALUE)
+  ResponseEntity<String> redo(
+      @AuthenticationPrincipal Member member,
+      @PathVariable UUID id,
+      @RequestHeader(name = "If-Match", required = false) String match) {
+    return answer(service.redo(member.studio(), id, edition(match)));
+  }
+
+  @GetMapping("/views/{id}/history")
+  List<RecipeService.Said> history(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
+    return service.history(member.studio(), id);
+  }
+
+  private ResponseEntity<String> answer(RecipeService.State state) {
+    return ResponseEntity.ok().eTag("\"" + state.edition() + "\"").body(json.write(state));
+  }
+
+  private static long edition(String match) {
+    if (match == null) {
+      throw new Problem(HttpStatus.PRECONDITION_REQUIRED, "Say which edition this change was made from.");
+    }
+    try {
+      return Long.parseLong(match.replace("W/", "").replace("\"", "").trim());
+    } catch (NumberFormatException e) {
+      throw new Problem(HttpStatus.PRECONDITION_FAILED, "There is no edition " + match + ".");
+    }
+  }
+}

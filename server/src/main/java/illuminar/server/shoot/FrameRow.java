@@ -1,0 +1,190 @@
+package illuminar.server.shoot;
+
+import illuminar.core.frame.Role;
+import illuminar.core.frame.Similarity;
+import illuminar.files.Capture;
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.LocalDateTime;
+import java.util.UUID;
+
+/** One exposure of a view, as kept in the database. */
+@Entity
+@Table(name = "frame")
+public class FrameRow {
+  @Id private UUID id;
+
+  @Column(name = "view_id")
+  private UUID viewId;
+
+  private int position;
+  private String name;
+  private String sha256;
+  private int width;
+  private int height;
+
+  @Enumerated(EnumType.STRING)
+  private Role role;
+
+  private double stops;
+
+  @Column(name = "stops_known")
+  private boolean stopsKnown;
+
+  private Double seconds;
+  private Double aperture;
+  private Double iso;
+  private LocalDateTime taken;
+  private boolean flash;
+  private String camera;
+
+  @Column(name = "placed_a")
+  private double placedA = 1;
+
+  @Column(name = "placed_b")
+  private double placedB;
+
+  @Column(name = "placed_dx")
+  private double placedDx;
+
+  @Column(name = "placed_dy")
+  private double placedDy;
+
+  private double spread;
+  private boolean sure = true;
+  private double burnt;
+  private double blocked;
+
+  protected FrameRow() {}
+
+  public FrameRow(
+      UUID viewId, int position, String name, String sha256, int width, int height, Role role, Capture capture) {
+    this.id = UUID.randomUUID();
+    this.viewId = viewId;
+    this.position = position;
+    this.name = name;
+    this.sha256 = sha256;
+    this.width = width;
+    this.height = height;
+    this.role = role;
+    capture
+        .exposure()
+        .ifPresent(
+            e -> {
+              stops = e.stops();
+              stopsKnown = true;
+              seconds = e.seconds();
+              aperture = e.aperture();
+              iso = e.iso();
+            });
+    this.taken = capture.taken().orElse(null);
+    this.flash = capture.flash();
+    this.camera = capture.camera();
+  }
+
+  public void placed(Similarity move, double error, boolean certain) {
+    placedA = move.a();
+    placedB = move.b();
+    placedDx = move.dx();
+    placedDy = move.dy();
+    spread = error;
+    sure = certain;
+  }
+
+  public void clipping(double burntShare, double blockedShare) {
+    burnt = burntShare;
+    blocked = blockedShare;
+  }
+
+  public void role(Role to) {
+    role = to;
+  }
+
+  public UUID id() {
+    return id;
+  }
+
+  public UUID viewId() {
+    return viewId;
+  }
+
+  public int position() {
+    return position;
+  }
+
+  public String name() {
+    return name;
+  }
+
+  public String sha256() {
+    return sha256;
+  }
+
+  public int width() {
+    return width;
+  }
+
+  public int height() {
+    return height;
+  }
+
+  public Role role() {
+    return role;
+  }
+
+  public double stops() {
+    return stops;
+  }
+
+  public boolean stopsKnown() {
+    return stopsKnown;
+  }
+
+  public Double seconds() {
+    return seconds;
+  }
+
+  public Double aperture() {
+    return aperture;
+  }
+
+  public Double iso() {
+    return iso;
+  }
+
+  public LocalDateTime taken() {
+    return taken;
+  }
+
+  public boolean flash() {
+    return flash;
+  }
+
+  public String camera() {
+    return camera;
+  }
+
+  public Similarity toFrame() {
+    return new Similarity(placedA, placedB, placedDx, placedDy);
+  }
+
+  public double spread() {
+    return spread;
+  }
+
+  public boolean sure() {
+    return sure;
+  }
+
+  public double burnt() {
+    return burnt;
+  }
+
+  public double blocked() {
+    return blocked;
+  }
+}

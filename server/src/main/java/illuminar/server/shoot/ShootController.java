@@ -1,0 +1,139 @@
+package illuminar.server.shoot;
+
+import illuminar.core.frame.Role;
+import illuminar.server.account.Member;
+import jakarta.validation.constraints.NotNull;
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PatchMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Shoots, their views and the views' frames. */
+@RestController
+@RequestMapping("/api")
+class ShootController {
+  private final ShootService service;
+
+  ShootController(ShootService service) {
+    this.service = service;
+  }
+
+  record ViewCard(
+      @NotNull UUID id, @NotNull String name, @NotNull View.State state, int width, int height, int frames) {}
+
+  record ShootCard(
+      @NotNull UUID id, @NotNull String name, @NotNull Instant created, @NotNull List<ViewCard> views) {}
+
+  record FrameCard(
+      @NotNull UUID id,
+      @NotNull String name,
+      @NotNull Role role,
+      double stops,
+      boolean stopsKnown,
+      Double seconds,
+      Double aperture,
+      Double iso,
+      LocalDateTime taken,
+      double burnt,
+      double blocked,
+      double movedX,
+      double movedY,
+      double turned,
+      double spread,
+      boolean sure,
+      boolean anchor) {}
+
+  record ViewSheet(
+      @NotNull UUID id,
+      @NotNull String name,
+      @NotNull UUID shoot,
+      @NotNull String shootName,
+      @NotNull View.State state,
+      int width,
+      int height,
+      @NotNull List<FrameCard> frames) {}
+
+  record Named(@NotNull String name) {}
+
+  @GetMapping("/shoots")
+  List<ShootCard> all(@AuthenticationPrincipal Member member) {
+    return service.all(member.studio()).stream().map(this::card).toList();
+  }
+
+  @PostMapping("/shoots")
+  @ResponseStatus(HttpStatus.CREATED)
+  ShootCard create(@AuthenticationPrincipal Member member, @RequestBody Named body) {
+    return card(service.create(member.studio(), body.name()));
+  }
+
+  @GetMapping("/shoots/{id}")
+  ShootCard one(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
+    return card(service.owned(member.studio(), id));
+  }
+
+  @GetMapping("/views/{id}")
+  ViewSheet view(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
+    return sheet(member, service.ownedView(member.studio(), id));
+  }
+
+  @PatchMapping("/views/{id}")
+  ViewSheet rename(
+      @AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestBody Named body) {
+    return sheet(member, service.rename(member.studio(), id, body.name()));
+  }
+
+  private ViewSheet sheet(Member member, View view) {
+    Shoot shoot = service.owned(member.studio(), view.shootId());
+    return new ViewSheet(
+        view.id(),
+        view.name(),
+        shoot.id(),
+        shoot.name(),
+        view.state(),
+        view.width(),
+        view.height(),
+        service.frames(view.id()).stream().map(f -> card(f, view)).toList());
+  }
+
+  private ShootCard card(Shoot shoot) {
+    List<ViewCard> views =
+        service.views(shoot.id()).stream()
+            .map(
+                v ->
+                    new ViewCard(
+                        v.id(), v.name(), v.state(), v.width(), v.height(), service.frames(v.id()).size()))
+            .toList();
+    return new ShootCard(shoot.id(), shoot.name(), shoot.created(), views);
+  }
+
+  private static FrameCard card(FrameRow f, View view) {
+    return new FrameCard(
+        f.id(),
+        f.name(),
+        f.role(),
+        f.stops(),
+        f.stopsKnown(),
+        f.seconds(),
+        f.aperture(),
+        f.iso(),
+        f.taken(),
+        f.burnt(),
+        f.blocked(),
+        f.toFrame().dx(),
+        f.toFrame().dy(),
+        f.toFrame().degrees(),
+        f.spread(),
+        f.sure(),
+        f.id().equals(view.anchorId()));
+  }
+}

@@ -1,0 +1,127 @@
+package illuminar.server.shoot;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Id;
+import jakarta.persistence.Version;
+import java.util.UUID;
+
+/** One camera set-up; its frames end up as one picture. */
+@Entity
+public class View {
+  /** How far a view has come. */
+  public enum State {
+    NEW,
+    LINED_UP,
+    BLENDED,
+    BALANCED,
+    SECOND_LOOK,
+    READY,
+    DELIVERED
+  }
+
+  @Id private UUID id;
+
+  @Column(name = "shoot_id")
+  private UUID shootId;
+
+  private int position;
+  private String name;
+
+  @Enumerated(EnumType.STRING)
+  private State state;
+
+  private int width;
+  private int height;
+
+  @Column(name = "anchor_id")
+  private UUID anchorId;
+
+  @Column(columnDefinition = "jsonb")
+  private String response;
+
+  @Column(name = "current_revision")
+  private int currentRevision;
+
+  @Version private long edition;
+
+  protected View() {}
+
+  public View(UUID id, UUID shootId, int position, String name, int width, int height) {
+    this.id = id;
+    this.shootId = shootId;
+    this.position = position;
+    this.name = name;
+    this.state = State.NEW;
+    this.width = width;
+    this.height = height;
+  }
+
+  public UUID id() {
+    return id;
+  }
+
+  public UUID shootId() {
+    return shootId;
+  }
+
+  public int position() {
+    return position;
+  }
+
+  public String name() {
+    return name;
+  }
+
+  public State state() {
+    return state;
+  }
+
+  public int width() {
+    return width;
+  }
+
+  public int height() {
+    return height;
+  }
+
+  public UUID anchorId() {
+    return anchorId;
+  }
+
+  public String response() {
+    return response;
+  }
+
+  public int currentRevision() {
+    return currentRevision;
+  }
+
+  public long edition() {
+    return edition;
+  }
+
+  public void rename(String to) {
+    name = to;
+  }
+
+  public void anchor(UUID frame) {
+    anchorId = frame;
+  }
+
+  /** Line-up is done: the response that was found, as JSON. */
+  public void linedUp(String found) {
+    response = found;
+    state = State.LINED_UP;
+  }
+
+  public void come(State to) {
+    state = to;
+  }
+
+  public void pointAt(int revision) {
+    currentRevision = revision;
+  }
+}

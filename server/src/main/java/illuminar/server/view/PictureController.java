@@ -1,0 +1,110 @@
+package illuminar.server.view;
+
+import illuminar.core.picture.Picture;
+import illuminar.core.picture.Raster;
+import illuminar.core.render.Display;
+import illuminar.core.render.Renderer;
+import illuminar.files.PictureWriter;
+import illuminar.server.account.Member;
+import illuminar.server.recipe.RecipeService;
+import illuminar.server.shoot.FrameRow;
+import illuminar.server.shoot.FrameRows;
+import illuminar.server.shoot.ShootService;
+import illuminar.server.shoot.View;
+import illuminar.server.web.Problem;
+import java.io.IOException;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.http.CacheControl;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Small pictures of frames and views. */
+@RestController
+@RequestMapping("/api")
+class PictureController {
+  private static final int THUMB = 240;
+  private static final int COVER = 720;
+
+  private final ShootService shoots;
+  private final FrameRows frames;
+  private final OpenViews open;
+  private final RecipeService recipes;
+  private final Map<String, byte[]> kept =
+      new LinkedHashMap<>(64, 0.75f, true) {
+        private static final long serialVersionUID = 1;
+
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<String, byte[]> eldest) {
+          return size() > 400;
+        }
+      };
+
+  PictureController(
+      ShootService shoots, FrameRows frames, OpenViews open, RecipeService recipes) {
+    this.shoots = shoots;
+    this.frames = frames;
+    this.open = open;
+    this.recipes = recipes;
+  }
+
+  private interface Make {
+    byte[] make() throws IOException;
+  }
+
+  private ResponseEntity<byte[]> kept(String key, boolean forEver, Make make) {
+    byte[] bytes;
+    synchronized (kept) {
+      bytes = kept.get(key);
+    }
+    if (bytes == null) {
+      try {
+        bytes = make.make();
+      } catch (IOException e) {
+        throw new Problem(HttpStatus.INTERNAL_SERVER_ERROR, "The picture could not be made.");
+      }
+      synchronized (kept) {
+        kept.put(key, bytes);
+      }
+    }
+    CacheControl control =
+        forEver
+            ? CacheControl.maxAge(java.time.Duration.ofDays(365)).cachePrivate().immutable()
+            : CacheControl.noCache().cachePrivate();
+    return ResponseEntity.ok().cacheControl(control).contentType(MediaType.IMAGE_JPEG).body(bytes);
+  }
+
+  private static byte[] jpeg(Picture p) throws IOException {
+    return PictureWriter.quickJpeg(PictureWriter.image8(p.width(), p.height(), Display.to8(p, true)), 0.85);
+  }
+
+  @GetMapping(value = "/frames/{id}/thumb", produces = MediaType.IMAGE_JPEG_VALUE)
+  ResponseEntity<byte[]> frame(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
+    FrameRow row = frames.findOwned(id, member.studio()).orElseThrow(() -> Problem.notFound("frame"));
+    View view = shoots.ownedView(member.studio(), row.viewId());
+    return kept(
+        "frame " + id,
+        true,
+        () -> {
+          Renderer r = open.renderer(view);
+          return jpeg(r.frame(id.toString(), Raster.fitted(view.width(), view.height(), THUMB)));
+        });
+  }
+
+  @GetMapping(value = "/views/{id}/cover", produces = MediaType.IMAGE_JPEG_VALUE)
+  ResponseEntity<byte[]> cover(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
+    View view = shoots.ownedView(member.studio(), id);
+    RecipeService.State state = recipes.state(member.studio(), id);
+    return kept(
+        "cover " + id + " " + state.edition(),
+        false,
+        () -> jpeg(open.renderer(view).picture(state.recipe(), Raster.fitted(view.width(), view.height(), COVER))));
+  }
+}
