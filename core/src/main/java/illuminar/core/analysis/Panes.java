@@ -6,7 +6,6 @@ import illuminar.core.picture.MapRows;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
-import java.util.ArrayDeque;
 import java.util.List;
 
 /**
@@ -19,6 +18,9 @@ import java.util.List;
  */
 public final class Panes {
   private static final int BAND = 3;
+
+  /** Share of the view's typical light below which something burnt is a lit reveal, not a view. */
+  private static final float DIM = 0.09f;
 
   private final Analysis analysis;
   private final String windowFrame;
@@ -68,12 +70,31 @@ public final class Panes {
     float[] light = light(dark, response);
     boolean[] mask = new boolean[w * h];
     for (int i = 0; i < mask.length; i++) {
-      boolean burnt = bright.r()[i] > 0.93f && bright.g()[i] > 0.93f && bright.b()[i] > 0.93f;
-      mask[i] = burnt && light[i] > 0.004f;
+      mask[i] = bright.r()[i] > 0.93f && bright.g()[i] > 0.93f && bright.b()[i] > 0.93f;
+    }
+    float typical = typical(mask, light);
+    for (int i = 0; i < mask.length; i++) {
+      mask[i] &= light[i] > Math.max(0.004f, DIM * typical);
     }
     close(mask, w, h, light);
-    int count = keepPanes(mask, w, h, dark, response);
+    int count = keepPanes(mask, w, h, dark, light, 0.3f * typical, response);
     return maps(analysis, window.id(), mask, light, w, h, count);
+  }
+
+  /** Light that three quarters of the burnt area's window light stay below. */
+  private static float typical(boolean[] mask, float[] light) {
+    float[] found = new float[light.length];
+    int n = 0;
+    for (int i = 0; i < mask.length; i++) {
+      if (mask[i]) {
+        found[n++] = light[i];
+      }
+    }
+    if (n == 0) {
+      return 0;
+    }
+    java.util.Arrays.sort(found, 0, n);
+    return found[n * 3 / 4];
   }
 
   /** The ambient frame that shows the room best: middle tone nearest to mid grey. */
@@ -128,7 +149,7 @@ public final class Panes {
           }
         }
       }
-      if (rims > 0 && sum / hole.length > 0.25 * rim / rims) {
+      if (rims > 0 && sum / hole.length > 0.45 * rim / rims) {
         for (int i : hole) {
           mask[i] = true;
         }
@@ -136,8 +157,9 @@ public final class Panes {
     }
   }
 
-  /** Drops what is too small for a pane or has a lamp's colour; returns the number of panes left. */
-  private static int keepPanes(boolean[] mask, int w, int h, Picture dark, Response response) {
+  /** Drops what is too small or too dim for a pane or has a lamp's colour; returns how many are left. */
+  private static int keepPanes(
+      boolean[] mask, int w, int h, Picture dark, float[] light, float least, Response response) {
     boolean[] seen = new boolean[w * h];
     int count = 0;
     for (int start = 0; start < mask.length; start++) {
@@ -147,12 +169,14 @@ public final class Panes {
       int[] pane = flood(mask, seen, start, w, h, true);
       double red = 0;
       double blue = 0;
+      double sum = 0;
       for (int i : pane) {
+        sum += light[i];
         red += response.toLight(0, dark.r()[i]);
         blue += response.toLight(2, dark.b()[i]);
       }
       boolean lamp = red > 1.8 * blue;
-      if (lamp || pane.length < w * h / 6000) {
+      if (lamp || sum < least * pane.length || pane.length < w * h / 6000) {
         for (int i : pane) {
           mask[i] = false;
         }
@@ -164,21 +188,22 @@ public final class Panes {
   }
 
   private static int[] flood(boolean[] mask, boolean[] seen, int start, int w, int h, boolean value) {
-    ArrayDeque<Integer> queue = new ArrayDeque<>();
-    java.util.stream.IntStream.Builder found = java.util.stream.IntStream.builder();
-    queue.add(start);
+    int[] found = new int[256];
+    int count = 1;
+    found[0] = start;
     seen[start] = true;
-    while (!queue.isEmpty()) {
-      int i = queue.poll();
-      found.add(i);
-      for (int k : around(i, w, h)) {
+    for (int next = 0; next < count; next++) {
+      for (int k : around(found[next], w, h)) {
         if (!seen[k] && mask[k] == value) {
+          if (count == found.length) {
+            found = java.util.Arrays.copyOf(found, count * 2);
+          }
           seen[k] = true;
-          queue.add(k);
+          found[count++] = k;
         }
       }
     }
-    return found.build().toArray();
+    return java.util.Arrays.copyOf(found, count);
   }
 
   private static int[] around(int i, int w, int h) {

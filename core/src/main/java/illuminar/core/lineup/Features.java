@@ -39,7 +39,7 @@ record Features(Plane value, Plane trust, byte[] bits) {
       float d = grey.data()[i] - mean.data()[i];
       square.data()[i] = d * d;
       float most = Math.max(p.r()[i], Math.max(p.g()[i], p.b()[i]));
-      bad.data()[i] = most > 0.95f || grey.data()[i] < 0.035f ? 1 : 0;
+      bad.data()[i] = most > 0.95f ? 1 : 0;
     }
     Plane spread = Box.mean(square, radius);
     Plane near = Box.mean(bad, 1);

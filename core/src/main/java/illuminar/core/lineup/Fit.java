@@ -14,6 +14,10 @@ record Fit(Similarity move, double spread, double shared) {
   private static final double TUKEY = 1.2;
   private static final int SUMS = 18;
 
+  /** Squared gradient below which a pixel says nothing about position. */
+  private static final double FLAT = 0.03;
+
+
   static Fit run(Features anchor, Features frame, Similarity start, int rounds) {
     Similarity move = start;
     double[] sums = new double[SUMS];
@@ -36,6 +40,37 @@ record Fit(Similarity move, double spread, double shared) {
     double corner = Math.hypot(anchor.value().width(), anchor.value().height()) / 2;
     double spread = Math.sqrt(variance * ((unit[0] + unit[1]) * corner * corner + unit[2] + unit[3]));
     return new Fit(move, spread, sums[15] / anchor.value().data().length);
+  }
+
+  /** Weighted correlation of the two planes where both are trusted, −1 to 1. */
+  static double likeness(Features anchor, Features frame, Similarity move) {
+    Plane a = anchor.value();
+    double cx = (a.width() - 1) / 2.0;
+    double cy = (a.height() - 1) / 2.0;
+    double fx = (frame.value().width() - 1) / 2.0;
+    double fy = (frame.value().height() - 1) / 2.0;
+    double ab = 0;
+    double aa = 1e-9;
+    double bb = 1e-9;
+    for (int y = 0; y < a.height(); y++) {
+      for (int x = 0; x < a.width(); x++) {
+        int i = y * a.width() + x;
+        double px = x - cx;
+        double py = y - cy;
+        float u = (float) (fx + move.a() * px - move.b() * py + move.dx());
+        float v = (float) (fy + move.b() * px + move.a() * py + move.dy());
+        if (u < 0 || v < 0 || u > frame.value().width() - 1 || v > frame.value().height() - 1) {
+          continue;
+        }
+        double weight = anchor.trust().data()[i] * frame.trust().sample(u, v);
+        double p = a.data()[i];
+        double q = frame.value().sample(u, v);
+        ab += weight * p * q;
+        aa += weight * p * p;
+        bb += weight * q * q;
+      }
+    }
+    return ab / Math.sqrt(aa * bb);
   }
 
   /** Sums of the normal equations: 10 of the matrix, 4 of the right side, error, weight. */
@@ -67,6 +102,11 @@ record Fit(Similarity move, double spread, double shared) {
       if (trust <= 0.1f) {
         continue;
       }
+      double gx = (a.data()[i + 1] - a.data()[i - 1]) * 0.5;
+      double gy = (a.data()[i + w] - a.data()[i - w]) * 0.5;
+      if (gx * gx + gy * gy < FLAT) {
+        continue;
+      }
       double px = x - cx;
       double u = fx + move.a() * px - move.b() * py + move.dx();
       double v = fy + move.b() * px + move.a() * py + move.dy();
@@ -83,8 +123,6 @@ record Fit(Similarity move, double spread, double shared) {
         continue;
       }
       double weight = trust * other * (1 - t * t) * (1 - t * t);
-      double gx = (a.data()[i + 1] - a.data()[i - 1]) * 0.5;
-      double gy = (a.data()[i + w] - a.data()[i - w]) * 0.5;
       double j0 = gx * px + gy * py;
       double j1 = gy * px - gx * py;
       s[0] += weight * j0 * j0;

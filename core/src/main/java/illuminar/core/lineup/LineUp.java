@@ -22,6 +22,9 @@ public final class LineUp {
   private static final int[] EDGES = {96, 192, 384, 768, 1536};
   private static final int COARSE = 0;
 
+  /** Level at which the better of two starts is chosen. */
+  private static final int CHOOSE = 2;
+
   private LineUp() {}
 
   /**
@@ -106,12 +109,32 @@ public final class LineUp {
 
   private static Placed pair(
       Map<Integer, Features> a, Map<Integer, Features> b, Similarity start, double long0) {
-    Similarity guess = start.isNone() ? coarse(a.get(EDGES[COARSE]), b.get(EDGES[COARSE]), long0) : start;
-    Similarity move = guess;
-    Placed placed = new Placed(move, 1e9, 0, false);
-    for (int level = COARSE; level < EDGES.length; level++) {
-      placed = fine(a, b, move, long0, level);
-      move = placed.toFrame;
+    // Bitmaps may mislead between a dark and a bright frame, so standing still is tried as well, from
+    // the coarsest level and from the level at which the best is chosen.
+    Similarity shifted = coarse(a.get(EDGES[COARSE]), b.get(EDGES[COARSE]), long0);
+    Features fa = a.get(EDGES[CHOOSE]);
+    Features fb = b.get(EDGES[CHOOSE]);
+    double unit = Math.min(1, EDGES[CHOOSE] / long0);
+    List<Placed> starts =
+        List.of(
+            climb(a, b, shifted, long0, COARSE, CHOOSE),
+            climb(a, b, start, long0, COARSE, CHOOSE),
+            climb(a, b, start, long0, CHOOSE, CHOOSE));
+    Placed best = starts.get(0);
+    double most = -2;
+    for (Placed p : starts) {
+      double like = p.sure ? Fit.likeness(fa, fb, p.toFrame.sized(unit)) : -1;
+      best = like > most ? p : best;
+      most = Math.max(most, like);
+    }
+    return climb(a, b, best.toFrame, long0, CHOOSE + 1, EDGES.length - 1);
+  }
+
+  private static Placed climb(
+      Map<Integer, Features> a, Map<Integer, Features> b, Similarity start, double long0, int from, int to) {
+    Placed placed = new Placed(start, 1e9, 0, false);
+    for (int level = from; level <= to; level++) {
+      placed = fine(a, b, placed.toFrame, long0, level);
     }
     return placed;
   }
@@ -119,7 +142,8 @@ public final class LineUp {
   private static Placed fine(
       Map<Integer, Features> a, Map<Integer, Features> b, Similarity start, double long0, int level) {
     double unit = EDGES[level] / long0 > 1 ? 1 : EDGES[level] / long0;
-    Fit fit = Fit.run(a.get(EDGES[level]), b.get(EDGES[level]), start.sized(unit), level == EDGES.length - 1 ? 6 : 12);
+    Fit fit =
+        Fit.run(a.get(EDGES[level]), b.get(EDGES[level]), start.sized(unit), level == EDGES.length - 1 ? 6 : 12);
     boolean sure = fit.shared() > 0.004 && Double.isFinite(fit.spread()) && Math.abs(fit.move().scale() - 1) < 0.05;
     return new Placed(fit.move().sized(1 / unit), fit.spread() / unit, fit.shared(), sure);
   }

@@ -54,7 +54,7 @@ class DeliveryController {
   @PostMapping("/shoots/{shoot}/delivery")
   @ResponseStatus(HttpStatus.ACCEPTED)
   Jobs.Told order(
-      @AuthenticationPrincipal Member member, @PathVariable UUID shoot, @RequestBody DeliveryWork.Order order) {
+      @AuthenticationPrincipal Member member, @PathVariable UUID shoot, @RequestBody DeliveryWork.DeliveryOrder order) {
     shoots.owned(member.studio(), shoot);
     List<UUID> here = shoots.views(shoot).stream().filter(v -> v.state() != View.State.NEW).map(View::id).toList();
     if (order.views().isEmpty() || order.formats().isEmpty()) {

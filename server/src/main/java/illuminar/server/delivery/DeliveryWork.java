@@ -50,7 +50,7 @@ class DeliveryWork implements Work {
    *
    * @param longEdge pixels of the long edge, 0 for full size
    */
-  record Order(List<UUID> views, List<Format> formats, int longEdge, int quality, String copyright) {}
+  record DeliveryOrder(List<UUID> views, List<Format> formats, int longEdge, int quality, String copyright) {}
 
   private final Views views;
   private final FrameRows frames;
@@ -84,7 +84,7 @@ class DeliveryWork implements Work {
 
   @Override
   public void run(Job job, Progress progress) throws IOException {
-    Order order = json.read(job.subject(), Order.class);
+    DeliveryOrder order = json.read(job.subject(), DeliveryOrder.class);
     int total = order.views().size() * order.formats().size();
     int done = 0;
     Path place = folder.resolve(job.id().toString());
@@ -114,7 +114,7 @@ class DeliveryWork implements Work {
     return (plain.isEmpty() ? "view" : plain) + "." + format.ending;
   }
 
-  private void deliver(Job job, Order order, View view, Format format, String name, Path place)
+  private void deliver(Job job, DeliveryOrder order, View view, Format format, String name, Path place)
       throws IOException {
     Recipe recipe = recipes.state(job.studioId(), view.id()).recipe();
     Renderer renderer = open.once(view);

@@ -65,7 +65,7 @@ class IntakeController {
       int height,
       double burnt,
       double blocked,
-      boolean taken_in) {}
+      boolean known) {}
 
   record CardView(@NotNull String name, @NotNull String anchor, @NotNull List<CardFrame> frames) {}
 
@@ -120,11 +120,11 @@ class IntakeController {
 
   record WantedView(@NotNull String name, @NotNull String anchor, @NotNull List<Wanted> frames) {}
 
-  record Order(@NotNull List<WantedView> views) {}
+  record IntakeOrder(@NotNull List<WantedView> views) {}
 
   @PostMapping("/shoots/{shoot}/intake")
   @ResponseStatus(HttpStatus.ACCEPTED)
-  Jobs.Told accept(@AuthenticationPrincipal Member member, @PathVariable UUID shoot, @RequestBody Order order) {
+  Jobs.Told accept(@AuthenticationPrincipal Member member, @PathVariable UUID shoot, @RequestBody IntakeOrder order) {
     shoots.owned(member.studio(), shoot);
     Set<String> names = new HashSet<>();
     for (WantedView v : order.views()) {

@@ -25,10 +25,28 @@ class ApiDescription {
     return api -> {
       api.info(new Info().title("Illuminar").version("1"));
       api.servers(List.of());
+      requireAll(api);
       recipe(api);
       shapes(api);
       moves(api);
     };
+  }
+
+  /** What a file's tags may lack; everything else is always there. */
+  private static final java.util.Set<String> MAY_LACK =
+      java.util.Set.of("seconds", "aperture", "iso", "taken", "stops");
+
+  private static void requireAll(OpenAPI api) {
+    for (var entry : api.getComponents().getSchemas().entrySet()) {
+      Schema<?> schema = entry.getValue();
+      if (schema.getProperties() != null) {
+        schema.setRequired(
+            schema.getProperties().keySet().stream()
+                .filter(n -> !MAY_LACK.contains(n) || n.equals("stops") && entry.getKey().equals("FrameCard"))
+                .sorted()
+                .toList());
+      }
+    }
   }
 
   private static void recipe(OpenAPI api) {

@@ -1,0 +1,32 @@
+import { useQueryClient } from "@tanstack/react-query";
+import { useEffect, useState } from "react";
+import { ask, type Job } from "./client";
+
+/** The jobs of a shoot, live. */
+export function useJobs(shoot: string | undefined, changed?: (job: Job) => void): Job[] {
+  const [jobs, setJobs] = useState<Job[]>([]);
+  const queries = useQueryClient();
+  useEffect(() => {
+    if (!shoot) return;
+    let open = true;
+    const put = (job: Job) => {
+      if (!open) return;
+      setJobs((all) => [job, ...all.filter((j) => j.id !== job.id)]);
+      if (job.state !== "RUNNING" && job.state !== "WAITING") {
+        void queries.invalidateQueries({ queryKey: ["shoot", shoot] });
+        void queries.invalidateQueries({ queryKey: ["delivered", shoot] });
+        void queries.invalidateQueries({ queryKey: ["shoots"] });
+      }
+      changed?.(job);
+    };
+    void ask<Job[]>(`/api/shoots/${shoot}/jobs`).then((all) => open && setJobs(all));
+    const source = new EventSource(`/api/shoots/${shoot}/progress`);
+    source.addEventListener("job", (e) => put(JSON.parse((e as MessageEvent<string>).data) as Job));
+    return () => {
+      open = false;
+      source.close();
+    };
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [shoot]);
+  return jobs;
+}

@@ -1,0 +1,190 @@
+import { Box, Typography } from "@mui/material";
+import { look } from "../../theme";
+import type { Histogram, Reading } from "../preview";
+import { useBench } from "../store";
+
+const WIDE = 430;
+const HIGH = 64;
+
+function curve(bins: number[], top: number): string {
+  return bins
+    .map((v, i) => `${(i * WIDE) / (bins.length - 1)},${HIGH - Math.min(1, Math.sqrt(v / top)) * (HIGH - 4)}`)
+    .join(" ");
+}
+
+function HistogramChart({ histogram }: { histogram: Histogram }) {
+  const top = Math.max(...histogram.light.slice(1, -1), 1);
+  return (
+    <svg
+      width={WIDE}
+      height={80}
+      viewBox={`0 0 ${WIDE} 80`}
+      role="img"
+      aria-label="Histogram in stops below white"
+      data-testid="histogram"
+    >
+      {Array.from({ length: 11 }, (_, i) => (
+        <line
+          key={i}
+          x1={(i * WIDE) / 10 + (i === 10 ? -0.5 : 0.5)}
+          x2={(i * WIDE) / 10 + (i === 10 ? -0.5 : 0.5)}
+          y1={0}
+          y2={HIGH}
+          stroke="#dadada"
+        />
+      ))}
+      <polygon points={`0,${HIGH} ${curve(histogram.light, top)} ${WIDE},${HIGH}`} fill="#a3a3a3" />
+      <polyline points={curve(histogram.red, top)} fill="none" stroke={look.amber} />
+      <polyline points={curve(histogram.blue, top)} fill="none" stroke={look.slate} />
+      <polyline points={curve(histogram.green, top)} fill="none" stroke="#5f6f56" />
+      {[-10, -8, -6, -4, -2].map((s, i) => (
+        <text
+          key={s}
+          x={(i * WIDE) / 5}
+          y={77}
+          fontSize={10}
+          fill={look.soft}
+          textAnchor={i === 0 ? "start" : "middle"}
+        >
+          {String(s).replace("-", "−")}
+        </text>
+      ))}
+      <text x={WIDE} y={77} fontSize={10} fill={look.soft} textAnchor="end">
+        white
+      </text>
+    </svg>
+  );
+}
+
+function Row({ name, reading, against }: { name: string; reading?: Reading; against?: Reading }) {
+  const f = (v: number) => v.toFixed(1).replace("-", "−");
+  return (
+    <tr>
+      <td>
+        <span
+          style={{
+            display: "inline-block",
+            width: 18,
+            height: 10,
+            border: "1px solid #999",
+            marginRight: 6,
+            verticalAlign: -1,
+            background: reading ? `rgb(${reading.srgb.join(" ")})` : "none",
+          }}
+        />
+        {name}
+        {reading && !reading.trusted ? " (clipped)" : ""}
+      </td>
+      {reading ? (
+        <>
+          <td>{f(reading.lab.l)}</td>
+          <td>{f(reading.lab.a)}</td>
+          <td>{f(reading.lab.b)}</td>
+          <td>{f(reading.spread)}</td>
+          <td>{f(reading.stops)}</td>
+          <td>
+            {against && against !== reading
+              ? f(
+                  Math.hypot(
+                    reading.lab.l - against.lab.l,
+                    reading.lab.a - against.lab.a,
+                    reading.lab.b - against.lab.b,
+                  ),
+                )
+              : "–"}
+          </td>
+        </>
+      ) : (
+        <td colSpan={6}>–</td>
+      )}
+    </tr>
+  );
+}
+
+/** Histogram, readings, and how things stand: always there, live while anything moves. */
+export function Readings() {
+  const s = useBench();
+  const first = s.readings.find((r) => r.id === s.probes[0]?.id)?.reading;
+  const shown = s.probes.slice(-3);
+  const saved = {
+    saved: `Saved, revision ${s.saved.revision}`,
+    saving: "Saving…",
+    offline: "Not saved yet; trying again",
+    conflict: "Changed in another tab",
+  }[s.saved.state];
+  return (
+    <Box
+      sx={{
+        gridColumn: "1 / -1",
+        borderTop: 1,
+        borderColor: "divider",
+        bgcolor: look.card,
+        display: "grid",
+        gridTemplateColumns: `${WIDE}px 1fr 230px`,
+        gap: 2.25,
+        px: 1.75,
+        pt: 1,
+      }}
+    >
+      {s.histogram ? <HistogramChart histogram={s.histogram} /> : <Box />}
+      <Box
+        component="table"
+        aria-label="Readings"
+        sx={{
+          borderCollapse: "collapse",
+          width: "100%",
+          fontSize: 12,
+          lineHeight: "17px",
+          alignSelf: "start",
+          "& td, & th": { textAlign: "right", fontWeight: 400, p: 0 },
+          "& td:first-of-type, & th:first-of-type": { textAlign: "left" },
+          "& th": { color: look.soft },
+        }}
+      >
+        <thead>
+          <tr>
+            <th>Reading</th>
+            <th>L*</th>
+            <th>a*</th>
+            <th>b*</th>
+            <th>spread</th>
+            <th>stops</th>
+            <th>ΔE*ab to 1</th>
+          </tr>
+        </thead>
+        <tbody>
+          {shown.map((p) => (
+            <Row
+              key={p.id}
+              name={`Probe ${s.probes.indexOf(p) + 1}`}
+              reading={s.readings.find((r) => r.id === p.id)?.reading}
+              against={first}
+            />
+          ))}
+          <Row name="Pointer" reading={s.pointer?.reading} against={first} />
+        </tbody>
+      </Box>
+      <Typography
+        component="div"
+        variant="body2"
+        color="text.secondary"
+        sx={{ lineHeight: "19px" }}
+        aria-live="polite"
+      >
+        {s.histogram && (
+          <div>
+            Burnt {(100 * s.histogram.burnt).toFixed(1)} % · blocked {(100 * s.histogram.blocked).toFixed(1)}{" "}
+            %
+          </div>
+        )}
+        <div data-testid="saved">{s.connected ? saved : "The server is out of reach; trying again"}</div>
+        <div title={s.saved.said}>
+          {s.saved.said.length > 34 ? s.saved.said.slice(0, 33) + "…" : s.saved.said}
+        </div>
+        <div data-testid="timing" data-server={s.serverMs} data-round={s.roundMs}>
+          Picture in {Math.round(s.roundMs)} ms
+        </div>
+      </Typography>
+    </Box>
+  );
+}

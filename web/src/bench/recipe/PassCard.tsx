@@ -1,0 +1,179 @@
+import { Box, IconButton, Tooltip, Typography } from "@mui/material";
+import ArrowDownward from "@mui/icons-material/ArrowDownward";
+import ArrowUpward from "@mui/icons-material/ArrowUpward";
+import DeleteOutline from "@mui/icons-material/DeleteOutlineOutlined";
+import RadioButtonChecked from "@mui/icons-material/LightMode";
+import RadioButtonUnchecked from "@mui/icons-material/LightModeOutlined";
+import type { Kind, Pass } from "../../api/client";
+import { amount } from "../../kit/Scale";
+import { look } from "../../theme";
+import { change, changePass, put, removePass, reorderPass, select, settle, useBench } from "../store";
+import { frameName, gateWords, numbers, strengthWords } from "../words";
+import { FrameChooser, GateEditor, NumberEditor, RegionChooser, StrengthEditor } from "./editors";
+import { Word } from "./Word";
+
+/** A pass as a sentence whose words are its controls; the chosen pass opens its scales below. */
+export function PassCard({ pass, kind }: { pass: Pass; kind: Kind }) {
+  const chosen = useBench((s) => s.pass === pass.id);
+  const choose = () => {
+    put({ pass: chosen ? "" : pass.id });
+    if (!chosen && pass.where.region) select(pass.where.region);
+  };
+  const small = { fontSize: 16 };
+  return (
+    <Box
+      data-testid="pass"
+      data-kind={kind.kind}
+      onDragOver={(e) => e.preventDefault()}
+      onDrop={(e) => {
+        const region = e.dataTransfer.getData("text/region");
+        if (region) {
+          e.preventDefault();
+          changePass(pass.id, { where: { region, outside: false } });
+          settle();
+        }
+      }}
+      sx={{
+        mt: 0.5,
+        mb: 0.75,
+        p: chosen ? "8px 10px 9px" : "2px 10px 2px 22px",
+        border: chosen ? `1px solid ${look.ink}` : "1px solid transparent",
+        bgcolor: chosen ? look.card : "transparent",
+        color: pass.on ? look.ink : look.soft,
+      }}
+    >
+      <Box sx={{ display: "flex", gap: 0.5, alignItems: "flex-start" }}>
+        <Box onClick={choose} sx={{ flexGrow: 1, cursor: "pointer", opacity: pass.on ? 1 : 0.6 }}>
+          <Sentence pass={pass} kind={kind} />
+        </Box>
+        <Tooltip title={pass.on ? "Switch off" : "Switch on"}>
+          <IconButton
+            aria-label={pass.on ? `Switch off ${kind.name}` : `Switch on ${kind.name}`}
+            aria-pressed={pass.on}
+            sx={{ p: 0.25, color: pass.on ? look.amber : look.strong }}
+            onClick={() => {
+              changePass(pass.id, { on: !pass.on });
+              settle();
+            }}
+          >
+            {pass.on ? <RadioButtonChecked sx={small} /> : <RadioButtonUnchecked sx={small} />}
+          </IconButton>
+        </Tooltip>
+      </Box>
+      {chosen && (
+        <Box sx={{ mt: 0.75 }}>
+          {kind.controls.map((c) => (
+            <NumberEditor key={c.name} pass={pass} control={c} />
+          ))}
+          <StrengthEditor pass={pass} />
+          {pass.why && (
+            <Typography variant="caption" component="div" sx={{ mt: 0.75 }}>
+              {pass.why}
+            </Typography>
+          )}
+          <Box sx={{ display: "flex", mt: 0.5, ml: -0.5 }}>
+            <IconButton aria-label="Earlier" onClick={() => reorderPass(pass.id, -1)}>
+              <ArrowUpward sx={small} />
+            </IconButton>
+            <IconButton aria-label="Later" onClick={() => reorderPass(pass.id, 1)}>
+              <ArrowDownward sx={small} />
+            </IconButton>
+            <Box sx={{ flexGrow: 1 }} />
+            <IconButton aria-label="Remove this pass" onClick={() => removePass(pass.id)}>
+              <DeleteOutline sx={small} />
+            </IconButton>
+          </Box>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+/** The catalogue's sentence with its words made into controls. */
+function Sentence({ pass, kind }: { pass: Pass; kind: Kind }) {
+  const sheet = useBench((s) => s.sheet!);
+  const recipe = useBench((s) => s.recipe!);
+  const region = recipe.regions.find((r) => r.id === pass.where.region);
+  const words = kind.sentence.split(/(\{\w+\})/).filter(Boolean);
+  return (
+    <Typography component="div">
+      {words.map((w, i) => {
+        const name = w.match(/^\{(\w+)\}$/)?.[1];
+        if (!name) return <span key={i}>{w}</span>;
+        if (name === "frame") {
+          const frame = (pass.move as { frame: string }).frame;
+          return (
+            <Word
+              key={i}
+              label="Frame"
+              text={frameName(
+                sheet.frames.find((f) => f.id === frame),
+                sheet.frames,
+              )}
+            >
+              {(close) => (
+                <FrameChooser
+                  value={frame}
+                  onPick={(id) => {
+                    change((r) => ({
+                      ...r,
+                      passes: r.passes.map((p) =>
+                        p.id === pass.id ? { ...p, move: { ...p.move, frame: id } as Pass["move"] } : p,
+                      ),
+                    }));
+                    settle();
+                    close();
+                  }}
+                />
+              )}
+            </Word>
+          );
+        }
+        if (name === "region") {
+          const text = region
+            ? pass.where.outside
+              ? `outside ${region.name}`
+              : region.name
+            : "the whole picture";
+          return (
+            <Word key={i} label="Region" text={text} tint={region ? "region" : "plain"}>
+              {(close) => <RegionChooser pass={pass} onDone={close} />}
+            </Word>
+          );
+        }
+        if (name === "gate")
+          return (
+            <Word key={i} label="Gate" text={gateWords(pass.gate)}>
+              {() => <GateEditor pass={pass} />}
+            </Word>
+          );
+        if (name === "strength")
+          return (
+            <Word key={i} label="Strength" text={strengthWords(pass)} tint="amount">
+              {() => (
+                <Box sx={{ p: 1.5, width: 300 }}>
+                  <StrengthEditor pass={pass} />
+                </Box>
+              )}
+            </Word>
+          );
+        const control = kind.controls.find((c) => c.name === name);
+        if (!control) return null;
+        return (
+          <Word
+            key={i}
+            label={control.label}
+            text={amount(numbers(pass.move)[name], control.step, control.unit === "st" ? "st" : control.unit)}
+            tint="amount"
+          >
+            {() => (
+              <Box sx={{ p: 1.5, width: 300 }}>
+                <NumberEditor pass={pass} control={control} />
+              </Box>
+            )}
+          </Word>
+        );
+      })}
+    </Typography>
+  );
+}

@@ -1,0 +1,126 @@
+import { Box, Button, Typography } from "@mui/material";
+import type { ReactNode } from "react";
+import type { Kind } from "../../api/client";
+import { look } from "../../theme";
+import { addPass, useBench } from "../store";
+import { frameName } from "../words";
+import { GroundCard } from "./GroundCard";
+import { PassCard } from "./PassCard";
+import { RegionCard } from "./RegionCard";
+
+function Stage({
+  number,
+  name,
+  note,
+  children,
+}: {
+  number: string;
+  name: string;
+  note?: string;
+  children?: ReactNode;
+}) {
+  return (
+    <Box
+      component="section"
+      aria-label={name}
+      id={`stage-${number}`}
+      tabIndex={-1}
+      sx={{ borderTop: 1, borderColor: "divider", px: 1.75, py: 0.9, scrollMarginTop: 8 }}
+    >
+      <Box sx={{ display: "flex", gap: 1, alignItems: "baseline" }}>
+        <Typography component="span" sx={{ width: 14, color: look.soft, fontSize: 12 }}>
+          {number}
+        </Typography>
+        <Typography variant="h3" component="h2">
+          {name}
+        </Typography>
+        <Typography variant="body2" color="text.secondary" sx={{ ml: "auto" }}>
+          {note}
+        </Typography>
+      </Box>
+      {children}
+    </Box>
+  );
+}
+
+/** The recipe, stage by stage in the order of work; what is drawn comes from the catalogue. */
+export function RecipePanel() {
+  const s = useBench();
+  if (!s.sheet || !s.recipe) return <Box />;
+  const frames = s.sheet.frames;
+  const count = (role: string) => frames.filter((f) => f.role === role).length;
+  const said = [
+    [count("AMBIENT"), "ambient"],
+    [count("FLASH"), "flash"],
+    [count("WINDOW"), "window"],
+    [count("LAMPS_OFF"), "lamps off"],
+  ]
+    .filter(([n]) => n)
+    .map(([n, w]) => `${n} ${w}`)
+    .join(", ");
+  const anchor = frames.find((f) => f.anchor);
+  const moved = Math.max(...frames.map((f) => Math.hypot(f.movedX, f.movedY)));
+  const lost = frames.filter((f) => !f.sure);
+  const stages = [
+    { number: "3", name: "Windows" },
+    { number: "5", name: "Tone" },
+  ];
+  const add = (kind: Kind) => {
+    const window =
+      frames.find((f) => f.role === "WINDOW") ?? [...frames].sort((a, b) => a.stops - b.stops)[0];
+    addPass(kind, window.id, kind.asksRegion ? s.region || (s.recipe!.regions[0]?.id ?? "") : "");
+  };
+  return (
+    <Box
+      sx={{ borderLeft: 1, borderColor: "divider", bgcolor: look.paper, overflowY: "auto", minHeight: 0 }}
+      role="region"
+      aria-label="Recipe"
+    >
+      <Box sx={{ display: "flex", gap: 1, alignItems: "baseline", px: 1.75, py: 1 }}>
+        <Typography variant="h2" component="h1">
+          Recipe
+        </Typography>
+        <Typography color="text.secondary">
+          {s.recipe.passes.length} {s.recipe.passes.length === 1 ? "pass" : "passes"}
+        </Typography>
+      </Box>
+      {s.region && <RegionCard />}
+      <Stage number="1" name="Frames" note={said}>
+        <Typography sx={{ pl: "22px" }}>
+          {frames.length === 1
+            ? "A single frame."
+            : `Lined up to ${frameName(anchor, frames)}, most moved ${moved.toFixed(2)} px.`}
+          {lost.length > 0 && (
+            <span style={{ color: look.alarm }}>
+              {" "}
+              Could not line up {lost.map((f) => f.name).join(", ")}.
+            </span>
+          )}
+        </Typography>
+      </Stage>
+      <Stage number="2" name="Ground">
+        <GroundCard />
+      </Stage>
+      {stages.map((stage) => {
+        const kinds = s.kinds.filter((k) => k.stage === stage.name);
+        const passes = s.recipe!.passes.filter((p) => kinds.some((k) => k.kind === p.move.kind));
+        return (
+          <Stage key={stage.number} {...stage} note={passes.length === 0 ? "–" : undefined}>
+            {passes.map((p) => (
+              <PassCard key={p.id} pass={p} kind={kinds.find((k) => k.kind === p.move.kind)!} />
+            ))}
+            {kinds.map((k) => (
+              <Button
+                key={k.kind}
+                onClick={() => add(k)}
+                sx={{ ml: "22px", mt: 0.5, px: 1, py: 0.1, fontSize: 12 }}
+              >
+                {passes.length === 0 ? k.name : `Another: ${k.name.toLowerCase()}`}
+              </Button>
+            ))}
+          </Stage>
+        );
+      })}
+    </Box>
+  );
+}

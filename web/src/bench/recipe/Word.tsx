@@ -1,0 +1,62 @@
+import { Box, Popover } from "@mui/material";
+import { useState, type ReactNode } from "react";
+import { look } from "../../theme";
+
+export type Tint = "plain" | "amount" | "region";
+
+const LINE: Record<Tint, string> = {
+  plain: `1px dotted ${look.soft}`,
+  amount: `2px solid ${look.amberFill}`,
+  region: `2px solid ${look.slateFill}`,
+};
+
+/** A word of a sentence that is a control: it opens its own small editor where it stands. */
+export function Word({
+  text,
+  label,
+  tint = "plain",
+  children,
+}: {
+  text: string;
+  label: string;
+  tint?: Tint;
+  children: (close: () => void) => ReactNode;
+}) {
+  const [at, setAt] = useState<HTMLElement | null>(null);
+  const close = () => setAt(null);
+  return (
+    <>
+      <Box
+        component="button"
+        aria-label={`${label}: ${text}`}
+        aria-haspopup="dialog"
+        onClick={(e: React.MouseEvent<HTMLElement>) => {
+          e.stopPropagation();
+          setAt(e.currentTarget);
+        }}
+        sx={{
+          font: "inherit",
+          color: "inherit",
+          background: "none",
+          border: 0,
+          borderBottom: LINE[tint],
+          p: 0,
+          cursor: "pointer",
+          borderRadius: 0,
+          textAlign: "left",
+        }}
+      >
+        {text}
+      </Box>
+      <Popover
+        open={!!at}
+        anchorEl={at}
+        onClose={close}
+        anchorOrigin={{ vertical: "bottom", horizontal: "left" }}
+        onClick={(e) => e.stopPropagation()}
+      >
+        {at && children(close)}
+      </Popover>
+    </>
+  );
+}

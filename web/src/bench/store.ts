@@ -1,0 +1,555 @@
+import { create } from "zustand";
+import {
+  ask,
+  Refused,
+  type Kind,
+  type Pass,
+  type Point,
+  type Recipe,
+  type RecipeState,
+  type Region,
+  type Shape,
+  type ViewSheet,
+} from "../api/client";
+import {
+  Preview,
+  type Histogram,
+  type MaskHead,
+  type PictureHead,
+  type ProbeReading,
+  type Raster,
+} from "./preview";
+import { ALL_TONES, frameNames, newId } from "./words";
+
+export type Tool = "look" | "outline" | "brush" | "probe";
+
+/** A pinned place that is read all the time; pixels at full size. */
+export interface Probe {
+  id: string;
+  x: number;
+  y: number;
+  radius: number;
+}
+
+interface Zoom {
+  fit: boolean;
+  scale: number;
+  cx: number;
+  cy: number;
+}
+
+interface Saved {
+  state: "saved" | "saving" | "offline" | "conflict";
+  revision: number;
+  edition: number;
+  canUndo: boolean;
+  canRedo: boolean;
+  said: string;
+}
+
+export interface BenchState {
+  sheet?: ViewSheet;
+  kinds: Kind[];
+  recipe?: Recipe;
+  saved: Saved;
+  problem?: string;
+  connected: boolean;
+  stage: { width: number; height: number };
+  zoom: Zoom;
+  picture?: { image: ImageBitmap; raster: Raster };
+  histogram?: Histogram;
+  sentences: string[];
+  serverMs: number;
+  roundMs: number;
+  probes: Probe[];
+  readings: ProbeReading[];
+  pointer?: ProbeReading;
+  alone: string;
+  before: boolean;
+  moving: boolean;
+  pass: string;
+  region: string;
+  part: string;
+  hovered: string;
+  tool: Tool;
+  combine: "ADD" | "TAKE_AWAY" | "OVERLAP";
+  brush: { size: number; softness: number; flow: number };
+  draft: Point[];
+  veil: "veil" | "mono" | "off";
+  zebra: boolean;
+  colourOff: boolean;
+  surround: "grey" | "white" | "dark";
+  mask?: { region: string; image: ImageBitmap; raster: Raster };
+  maskThumbs: Record<string, { image: ImageBitmap; share: number }>;
+}
+
+const start: BenchState = {
+  kinds: [],
+  saved: { state: "saved", revision: 0, edition: 0, canUndo: false, canRedo: false, said: "" },
+  connected: false,
+  stage: { width: 0, height: 0 },
+  zoom: { fit: true, scale: 1, cx: 0, cy: 0 },
+  sentences: [],
+  serverMs: 0,
+  roundMs: 0,
+  probes: [],
+  readings: [],
+  alone: "",
+  before: false,
+  moving: false,
+  pass: "",
+  region: "",
+  part: "",
+  hovered: "",
+  tool: "look",
+  combine: "ADD",
+  brush: { size: 120, softness: 0.5, flow: 1 },
+  draft: [],
+  veil: "veil",
+  zebra: false,
+  colourOff: false,
+  surround: (localStorage.getItem("surround") as BenchState["surround"]) ?? "grey",
+  maskThumbs: {},
+};
+
+export const useBench = create<BenchState>(() => start);
+const set = useBench.setState;
+const get = useBench.getState;
+
+let preview: Preview | undefined;
+let saving: Promise<void> | undefined;
+let again = false;
+
+/** Scale at which the picture is drawn, and where its upper left corner lies on the stage. */
+export function geometry(s: BenchState = get()) {
+  const { sheet, stage, zoom } = s;
+  const w = sheet?.width ?? 1;
+  const h = sheet?.height ?? 1;
+  const fit = Math.max(0.01, Math.min((stage.width - 36) / w, (stage.height - 36) / h, 1));
+  const scale = zoom.fit ? fit : zoom.scale;
+  const cx = zoom.fit ? w / 2 : zoom.cx;
+  const cy = zoom.fit ? h / 2 : zoom.cy;
+  return {
+    scale,
+    fit,
+    ox: Math.round(stage.width / 2 - cx * scale),
+    oy: Math.round(stage.height / 2 - cy * scale),
+    w,
+    h,
+  };
+}
+
+function raster(): Raster | undefined {
+  const { stage } = get();
+  const { scale, ox, oy, w, h } = geometry();
+  const fullW = Math.round(w * scale);
+  const fullH = Math.round(h * scale);
+  const x = Math.max(0, -ox);
+  const y = Math.max(0, -oy);
+  const width = Math.min(fullW, stage.width - ox) - x;
+  const height = Math.min(fullH, stage.height - oy) - y;
+  return width > 0 && height > 0 ? { scale, x, y, width, height } : undefined;
+}
+
+/** Asks for the picture as it now stands. */
+export function refresh() {
+  const s = get();
+  const r = raster();
+  if (!s.recipe || !s.sheet || !r || !preview) return;
+  preview.picture({
+    recipe: s.before ? { ...s.recipe, passes: [] } : s.recipe,
+    frame: s.alone || undefined,
+    frameNames: frameNames(s.sheet.frames),
+    raster: r,
+    probes: s.probes,
+    quality: s.moving ? 0.85 : 0.93,
+  });
+}
+
+/** Asks for the mask that the veil shows. */
+export function refreshMask() {
+  const s = get();
+  const id = s.hovered || s.region;
+  const region = s.recipe?.regions.find((x) => x.id === id);
+  const r = raster();
+  if (!region || !r) {
+    set({ mask: undefined });
+    return;
+  }
+  preview?.mask("stage", region, r);
+}
+
+function refreshThumb(region: Region) {
+  const { sheet } = get();
+  if (!sheet) return;
+  const scale = 88 / Math.max(sheet.width, sheet.height);
+  preview?.mask(`thumb ${region.id}`, region, {
+    scale,
+    x: 0,
+    y: 0,
+    width: Math.max(1, Math.round(sheet.width * scale)),
+    height: Math.max(1, Math.round(sheet.height * scale)),
+  });
+}
+
+function refreshThumbs() {
+  get().recipe?.regions.forEach(refreshThumb);
+}
+
+function picture(head: PictureHead, image: ImageBitmap, roundMs: number) {
+  get().picture?.image.close();
+  set({
+    picture: { image, raster: head.raster },
+    histogram: head.histogram,
+    readings: head.probes,
+    sentences: head.sentences ?? get().sentences,
+    serverMs: head.serverMs,
+    roundMs,
+    problem: undefined,
+  });
+  document.documentElement.dataset.pictures = String(
+    Number(document.documentElement.dataset.pictures ?? 0) + 1,
+  );
+}
+
+function mask(head: MaskHead, image: ImageBitmap) {
+  if (head.slot === "stage") {
+    set({ mask: { region: get().hovered || get().region, image, raster: head.raster } });
+  } else {
+    const id = head.slot.slice(6);
+    set({ maskThumbs: { ...get().maskThumbs, [id]: { image, share: head.share } } });
+  }
+}
+
+/** Opens a view; the returned function leaves it. */
+export function open(view: string): () => void {
+  let left = false;
+  set({ ...start, stage: get().stage, surround: get().surround });
+  const kept = localStorage.getItem(`probes ${view}`);
+  if (kept) set({ probes: JSON.parse(kept) as Probe[] });
+  const load = async () => {
+    try {
+      const [sheet, kinds, state] = await Promise.all([
+        ask<ViewSheet>(`/api/views/${view}`),
+        ask<Kind[]>("/api/catalogue"),
+        ask<RecipeState>(`/api/views/${view}/recipe`),
+      ]);
+      if (left) return;
+      set({ sheet, kinds });
+      take(state);
+      preview = new Preview(view, {
+        picture,
+        mask,
+        read: (probes) => set({ pointer: probes.find((p) => p.id === "pointer") }),
+        problem: (problem) => set({ problem }),
+        connected: (connected) => {
+          set({ connected });
+          if (connected) refreshThumbs();
+        },
+      });
+      refresh();
+    } catch (e) {
+      set({ problem: e instanceof Error ? e.message : String(e) });
+    }
+  };
+  void load();
+  return () => {
+    left = true;
+    preview?.close();
+    preview = undefined;
+  };
+}
+
+function take(state: RecipeState) {
+  const { recipe, ...saved } = state;
+  const s = get();
+  set({
+    recipe,
+    saved: { state: "saved", ...saved },
+    pass: recipe.passes.some((p) => p.id === s.pass) ? s.pass : "",
+    region: recipe.regions.some((r) => r.id === s.region) ? s.region : "",
+  });
+}
+
+/** Changes the recipe on screen at once; {@link settle} keeps it. */
+export function change(edit: (recipe: Recipe) => Recipe) {
+  const { recipe } = get();
+  if (!recipe) return;
+  set({ recipe: edit(recipe), alone: "" });
+  refresh();
+}
+
+/** The gesture is over: one step for the history. */
+export function settle() {
+  set({ moving: false });
+  refresh();
+  const s = get();
+  if (s.saved.state === "conflict") return;
+  if (saving) {
+    again = true;
+    return;
+  }
+  saving = save().finally(() => {
+    saving = undefined;
+    if (again) {
+      again = false;
+      settle();
+    }
+  });
+}
+
+async function save() {
+  const { sheet, recipe, saved } = get();
+  if (!sheet || !recipe) return;
+  set({ saved: { ...saved, state: "saving" } });
+  try {
+    const state = await ask<RecipeState>(`/api/views/${sheet.id}/recipe`, {
+      method: "PUT",
+      body: recipe,
+      edition: saved.edition,
+    });
+    const { recipe: _, ...now } = state;
+    set({ saved: { state: "saved", ...now } });
+  } catch (e) {
+    failed(e);
+  }
+}
+
+function failed(e: unknown) {
+  const status = e instanceof Refused ? e.status : 0;
+  const said = e instanceof Error ? e.message : String(e);
+  if (status === 412) set({ saved: { ...get().saved, state: "conflict", said } });
+  else {
+    set({ problem: said, saved: { ...get().saved, state: "offline" } });
+    if (status === 0 || status === 503) setTimeout(() => get().saved.state === "offline" && settle(), 3000);
+  }
+}
+
+/** After another tab's change: take over its state, or put ours on top of it. */
+export async function resolve(keepMine: boolean) {
+  const { sheet, recipe } = get();
+  const state = await ask<RecipeState>(`/api/views/${sheet!.id}/recipe`);
+  take(state);
+  if (keepMine && recipe) {
+    set({ recipe });
+    settle();
+  }
+  refresh();
+  refreshMask();
+  refreshThumbs();
+}
+
+async function travel(way: "undo" | "redo") {
+  await saving;
+  const { sheet, saved } = get();
+  if (!sheet) return;
+  try {
+    take(await ask<RecipeState>(`/api/views/${sheet.id}/${way}`, { method: "POST", edition: saved.edition }));
+    refresh();
+    refreshMask();
+    refreshThumbs();
+  } catch (e) {
+    failed(e);
+  }
+}
+
+export const undo = () => travel("undo");
+export const redo = () => travel("redo");
+
+export function changePass(id: string, to: Partial<Pass>) {
+  change((r) => ({ ...r, passes: r.passes.map((p) => (p.id === id ? { ...p, ...to } : p)) }));
+}
+
+export function moveControl(id: string, name: string, value: number) {
+  set({ moving: true });
+  change((r) => ({
+    ...r,
+    passes: r.passes.map((p) =>
+      p.id === id ? { ...p, move: { ...p.move, [name]: value } as Pass["move"] } : p,
+    ),
+  }));
+}
+
+/** Adds a pass of a kind with careful values. */
+export function addPass(kind: Kind, frame: string, region: string) {
+  const move: Record<string, unknown> = { kind: kind.kind };
+  kind.controls.forEach((c) => (move[c.name] = c.careful));
+  if (kind.kind === "bring-frame") move.frame = frame;
+  const pass: Pass = {
+    id: newId(),
+    on: true,
+    move: move as Pass["move"],
+    where: { region, outside: false },
+    gate: ALL_TONES,
+    strength: 1,
+    why: "",
+  };
+  const stages = get().kinds.map((k) => k.kind);
+  change((r) => {
+    const rank = (p: Pass) => stages.indexOf(p.move.kind);
+    const after = r.passes.findLastIndex((p) => rank(p) <= rank(pass)) + 1;
+    return { ...r, passes: [...r.passes.slice(0, after), pass, ...r.passes.slice(after)] };
+  });
+  set({ pass: pass.id });
+  settle();
+}
+
+export function removePass(id: string) {
+  change((r) => ({ ...r, passes: r.passes.filter((p) => p.id !== id) }));
+  set({ pass: "" });
+  settle();
+}
+
+export function reorderPass(id: string, by: number) {
+  change((r) => {
+    const at = r.passes.findIndex((p) => p.id === id);
+    const to = at + by;
+    if (to < 0 || to >= r.passes.length) return r;
+    const passes = [...r.passes];
+    passes.splice(to, 0, ...passes.splice(at, 1));
+    return { ...r, passes };
+  });
+  settle();
+}
+
+export function changeRegion(id: string, to: Partial<Region>, quiet = false) {
+  change((r) => ({ ...r, regions: r.regions.map((x) => (x.id === id ? { ...x, ...to } : x)) }));
+  refreshMask();
+  const region = get().recipe!.regions.find((x) => x.id === id);
+  if (region && !quiet) refreshThumb(region);
+}
+
+/** Makes a region from a first shape, or an empty one to be drawn into. */
+export function addRegion(name: string, shape?: Shape): string {
+  const id = newId();
+  const parts = shape ? [{ id: newId(), combine: "ADD" as const, shape }] : [];
+  change((r) => ({ ...r, regions: [...r.regions, { id, name, parts, feather: 0, invert: false }] }));
+  set({ region: id, part: "" });
+  refreshMask();
+  refreshThumbs();
+  settle();
+  return id;
+}
+
+export function removeRegion(id: string) {
+  change((r) => ({
+    ...r,
+    regions: r.regions.filter((x) => x.id !== id),
+    passes: r.passes.map((p) =>
+      p.where.region === id ? { ...p, where: { region: "", outside: false }, on: false } : p,
+    ),
+  }));
+  set({ region: "", part: "" });
+  refreshMask();
+  settle();
+}
+
+/** The name for the next region. */
+export function nextName(): string {
+  const n = get().recipe?.regions.length ?? 0;
+  return `Region ${n + 1}`;
+}
+
+/** Adds a shape to the selected region, making a region where none is selected. */
+export function addPart(shape: Shape, combine = get().combine) {
+  const { region, recipe } = get();
+  const there = recipe?.regions.find((r) => r.id === region);
+  if (!there) {
+    addRegion(nextName(), shape);
+    return;
+  }
+  changeRegion(region, { parts: [...there.parts, { id: newId(), combine, shape }] });
+  settle();
+}
+
+export function select(region: string) {
+  set({ region, part: "", draft: [] });
+  refreshMask();
+}
+
+export function hover(region: string) {
+  set({ hovered: region });
+  refreshMask();
+}
+
+export function showAlone(frame: string) {
+  set({ alone: get().alone === frame ? "" : frame });
+  refresh();
+}
+
+export function showBefore(before: boolean) {
+  if (get().before === before) return;
+  set({ before, alone: "" });
+  refresh();
+}
+
+export function resize(width: number, height: number) {
+  set({ stage: { width, height } });
+  refresh();
+  refreshMask();
+}
+
+/** Zooms to a scale with a point of the stage staying where it is. */
+export function zoomTo(scale: number, sx?: number, sy?: number) {
+  const g = geometry();
+  const { stage } = get();
+  const x = sx ?? stage.width / 2;
+  const y = sy ?? stage.height / 2;
+  const s = Math.min(4, Math.max(g.fit * 0.5, scale));
+  const px = (x - g.ox) / g.scale;
+  const py = (y - g.oy) / g.scale;
+  set({
+    zoom: { fit: false, scale: s, cx: px + (stage.width / 2 - x) / s, cy: py + (stage.height / 2 - y) / s },
+  });
+  refresh();
+  refreshMask();
+}
+
+export function zoomFit() {
+  set({ zoom: { ...get().zoom, fit: true } });
+  refresh();
+  refreshMask();
+}
+
+export function pan(dx: number, dy: number) {
+  const g = geometry();
+  const z = get().zoom;
+  const cx = z.fit ? g.w / 2 : z.cx;
+  const cy = z.fit ? g.h / 2 : z.cy;
+  set({ zoom: { fit: false, scale: g.scale, cx: cx - dx / g.scale, cy: cy - dy / g.scale } });
+  refresh();
+  refreshMask();
+}
+
+function keepProbes() {
+  const { sheet, probes } = get();
+  localStorage.setItem(`probes ${sheet?.id}`, JSON.stringify(probes));
+}
+
+export function pin(x: number, y: number) {
+  const { probes, sheet } = get();
+  const radius = Math.max(4, Math.round((sheet?.width ?? 1000) / 200));
+  set({ probes: [...probes, { id: newId(), x, y, radius }].slice(-6), tool: "look" });
+  keepProbes();
+  refresh();
+}
+
+export function unpin(id: string) {
+  set({ probes: get().probes.filter((p) => p.id !== id) });
+  keepProbes();
+  refresh();
+}
+
+let lastRead = 0;
+
+export function point(x: number, y: number) {
+  const now = performance.now();
+  if (now - lastRead < 60) return;
+  lastRead = now;
+  preview?.read([{ id: "pointer", x, y, radius: Math.max(1, 2 / geometry().scale) }]);
+}
+
+export function put(to: Partial<BenchState>) {
+  set(to);
+  if (to.surround) localStorage.setItem("surround", to.surround);
+}

@@ -1,0 +1,62 @@
+import type { Frame, Gate, Move, Pass, Recipe } from "../api/client";
+import { amount } from "../kit/Scale";
+
+export const ALL_TONES: Gate = { from: -100, full: -100, fullTo: 100, to: 100 };
+
+export function isAll(gate: Gate): boolean {
+  return gate.from <= -50 && gate.to >= 50;
+}
+
+export function gateWords(gate: Gate): string {
+  return isAll(gate)
+    ? "all tones"
+    : `tones ${gate.full.toFixed(1)} to ${gate.fullTo.toFixed(1)} st`.replaceAll("-", "−");
+}
+
+/** Stops of a frame against the anchor, as text. */
+export function step(frame: Frame, frames: Frame[]): string {
+  const anchor = frames.find((f) => f.anchor);
+  const d = Math.round((frame.stops - (anchor?.stops ?? 0)) * 10) / 10;
+  const digits = Number.isInteger(d) ? 0 : 1;
+  return (d > 0 ? "+" : d < 0 ? "−" : "") + Math.abs(d).toFixed(digits);
+}
+
+/** A frame's name in sentences. */
+export function frameName(frame: Frame | undefined, frames: Frame[]): string {
+  if (!frame) return "a frame that is gone";
+  const role = {
+    AMBIENT: "frame",
+    FLASH: "flash frame",
+    WINDOW: "window frame",
+    LAMPS_OFF: "lamps-off frame",
+  }[frame.role];
+  const twins = frames.filter((f) => f.role === frame.role && step(f, frames) === step(frame, frames));
+  const nth = twins.length > 1 ? ` ${"abcdefgh"[twins.indexOf(frame)]}` : "";
+  return `${role} ${step(frame, frames)}${nth}`;
+}
+
+export function frameNames(frames: Frame[]): Record<string, string> {
+  return Object.fromEntries(frames.map((f) => [f.id, frameName(f, frames)]));
+}
+
+export function numbers(move: Move): Record<string, number> {
+  return move as unknown as Record<string, number>;
+}
+
+export function strengthWords(pass: Pass): string {
+  return amount(pass.strength * 100, 1, "%");
+}
+
+/** How many passes use a region. */
+export function uses(recipe: Recipe, region: string): number {
+  return recipe.passes.filter((p) => p.where.region === region).length;
+}
+
+export function newId(): string {
+  return Math.random().toString(36).slice(2, 10);
+}
+
+export function bytes(value: unknown): string {
+  const n = JSON.stringify(value).length;
+  return n < 1000 ? `${n} B` : `${(n / 1000).toFixed(1)} KB`;
+}

@@ -1,0 +1,86 @@
+import { Box, Button, Typography } from "@mui/material";
+import { useQuery } from "@tanstack/react-query";
+import { Link, useParams } from "react-router";
+import { ask, type Shoot, type ViewCard } from "../api/client";
+import { useJobs } from "../api/jobs";
+import { JobStrip } from "../kit/JobStrip";
+import { Page, TopBar } from "../kit/Page";
+import { Said } from "../kit/Said";
+import { look } from "../theme";
+import { STATE } from "./states";
+
+/** The views of a shoot side by side. */
+export function Contacts() {
+  const { shoot: id } = useParams();
+  const shoot = useQuery({ queryKey: ["shoot", id], queryFn: () => ask<Shoot>(`/api/shoots/${id}`) });
+  const jobs = useJobs(id);
+  const running = jobs.filter((j) => j.state === "RUNNING" || j.state === "WAITING");
+  const bar = (
+    <TopBar crumbs={[{ to: "/shoots", name: "Shoots" }, { name: shoot.data?.name ?? "…" }]}>
+      <Button component={Link} to={`/shoots/${id}/intake`}>
+        Intake
+      </Button>
+      <Button
+        component={Link}
+        to={`/shoots/${id}/delivery`}
+        variant="contained"
+        disabled={!shoot.data?.views.length}
+      >
+        Deliver
+      </Button>
+    </TopBar>
+  );
+  return (
+    <Page bar={bar}>
+      <Said problem={shoot.error} />
+      {running.map((j) => (
+        <JobStrip key={j.id} job={j} />
+      ))}
+      <Box
+        sx={{
+          display: "grid",
+          gridTemplateColumns: "repeat(auto-fill, minmax(360px, 1fr))",
+          gap: 2.5,
+          bgcolor: look.paper,
+        }}
+      >
+        {shoot.data?.views.map((v) => (
+          <Contact key={v.id} view={v} />
+        ))}
+      </Box>
+      {shoot.data?.views.length === 0 && running.length === 0 && (
+        <Typography>
+          No views yet. <Link to={`/shoots/${id}/intake`}>Read the card</Link> to begin.
+        </Typography>
+      )}
+    </Page>
+  );
+}
+
+function Contact({ view }: { view: ViewCard }) {
+  const ready = view.state !== "NEW";
+  return (
+    <Box component="article" sx={{ border: 1, borderColor: "divider", bgcolor: "background.paper" }}>
+      <Box sx={{ aspectRatio: "3 / 2", bgcolor: look.surround.grey, overflow: "hidden" }}>
+        {ready && (
+          <Link to={`/views/${view.id}`} aria-label={`Open ${view.name}`}>
+            <Box
+              component="img"
+              src={`/api/views/${view.id}/cover`}
+              alt={view.name}
+              sx={{ width: "100%", height: "100%", objectFit: "cover", display: "block" }}
+            />
+          </Link>
+        )}
+      </Box>
+      <Box sx={{ px: 1.5, py: 1, display: "flex", gap: 1 }}>
+        <Typography variant="h3" sx={{ flexGrow: 1 }}>
+          {view.name}
+        </Typography>
+        <Typography color="text.secondary">
+          {view.frames} frames · {STATE[view.state]}
+        </Typography>
+      </Box>
+    </Box>
+  );
+}

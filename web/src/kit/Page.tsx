@@ -1,0 +1,87 @@
+import { Box, Button, Typography } from "@mui/material";
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import type { ReactNode } from "react";
+import { Link } from "react-router";
+import { ask, type Signed } from "../api/client";
+import { look } from "../theme";
+
+/** The product's mark: a window with warm and cool light. */
+export function Mark() {
+  return (
+    <Box component="img" src="/mark.svg" alt="Illuminar" sx={{ width: 20, height: 20, display: "block" }} />
+  );
+}
+
+/** The bar on top of every screen: where you are, and what can be done. */
+export function TopBar({
+  crumbs,
+  children,
+}: {
+  crumbs: { to?: string; name: string }[];
+  children?: ReactNode;
+}) {
+  const { data } = useQuery({ queryKey: ["session"], queryFn: () => ask<Signed>("/api/session") });
+  const queries = useQueryClient();
+  const leave = async () => {
+    await ask("/api/session", { method: "DELETE" });
+    queries.clear();
+    location.assign("/");
+  };
+  return (
+    <Box
+      component="header"
+      sx={{
+        display: "flex",
+        alignItems: "center",
+        gap: 1.5,
+        px: 1.75,
+        height: 40,
+        flexShrink: 0,
+        borderBottom: 1,
+        borderColor: "divider",
+        bgcolor: "background.paper",
+      }}
+    >
+      <Link to="/shoots" aria-label="All shoots">
+        <Mark />
+      </Link>
+      <Typography component="nav" aria-label="Where you are" noWrap>
+        {crumbs.map((c, i) => (
+          <span key={i}>
+            {i > 0 && <span style={{ color: look.soft }}> › </span>}
+            {c.to ? (
+              <Link to={c.to} style={{ color: look.soft, textDecoration: "none" }}>
+                {c.name}
+              </Link>
+            ) : (
+              <b style={{ fontWeight: 600 }}>{c.name}</b>
+            )}
+          </span>
+        ))}
+      </Typography>
+      <Box sx={{ display: "flex", alignItems: "center", gap: 1, flexGrow: 1, justifyContent: "flex-end" }}>
+        {children}
+        {data && crumbs.length === 1 && (
+          <>
+            <Typography color="text.secondary">
+              {data.name}, {data.studio}
+            </Typography>
+            <Button onClick={() => void leave()}>Sign out</Button>
+          </>
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+/** A whole screen under its bar. */
+export function Page({ bar, children }: { bar: ReactNode; children: ReactNode }) {
+  return (
+    <Box sx={{ display: "flex", flexDirection: "column", height: "100%" }}>
+      {bar}
+      <Box component="main" sx={{ flexGrow: 1, overflow: "auto", p: 2.5 }}>
+        {children}
+      </Box>
+    </Box>
+  );
+}

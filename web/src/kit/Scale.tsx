@@ -1,0 +1,193 @@
+import { Box, InputBase, Tooltip, Typography } from "@mui/material";
+import { useDrag } from "@use-gesture/react";
+import { useEffect, useRef, useState } from "react";
+import { look } from "../theme";
+
+export interface ScaleProps {
+  label: string;
+  unit: string;
+  from: number;
+  to: number;
+  step: number;
+  careful: number;
+  help?: string;
+  value: number;
+  /** Called while the value moves. */
+  onMove: (value: number) => void;
+  /** Called once when the gesture is over. */
+  onSettle: () => void;
+}
+
+export function amount(value: number, step: number, unit: string): string {
+  const places = step >= 1 ? 0 : step >= 0.1 ? 1 : 2;
+  const sign = value > 0 && (unit === "st" || unit === "") ? "+" : "";
+  const number = value.toFixed(places).replace("-", "−");
+  return sign + number + (unit ? " " + unit : "");
+}
+
+/**
+ * One number of a pass: drag, wheel, arrow keys (Shift coarse, Alt fine), typed number, double click for
+ * the careful default.
+ */
+export function Scale({ label, unit, from, to, step, careful, help, value, onMove, onSettle }: ScaleProps) {
+  const track = useRef<HTMLDivElement>(null);
+  const settle = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const [typed, setTyped] = useState<string>();
+  const percent = unit === "%";
+  const shown = percent ? value * 100 : value;
+
+  const put = (v: number) => {
+    const rounded = Math.round(v / step) * step;
+    onMove(Math.min(to, Math.max(from, Number(rounded.toFixed(6)))));
+  };
+  const soon = () => {
+    clearTimeout(settle.current);
+    settle.current = setTimeout(onSettle, 500);
+  };
+  const nudge = (by: number) => {
+    put(value + by);
+    soon();
+  };
+  const drag = useDrag(
+    ({ xy: [x], last, event }) => {
+      event.preventDefault();
+      const box = track.current!.getBoundingClientRect();
+      put(from + ((x - box.left) / box.width) * (to - from));
+      if (last) onSettle();
+    },
+    { filterTaps: false, pointer: { capture: true } },
+  );
+  const wheel = useRef((_: number) => {});
+  wheel.current = (sign) => nudge(sign * step);
+  useEffect(() => {
+    const el = track.current!;
+    const turn = (e: WheelEvent) => {
+      e.preventDefault();
+      wheel.current(e.deltaY < 0 ? 1 : -1);
+    };
+    el.addEventListener("wheel", turn, { passive: false });
+    return () => el.removeEventListener("wheel", turn);
+  }, []);
+
+  const keys = (e: React.KeyboardEvent) => {
+    const size = e.shiftKey ? step * 10 : e.altKey ? step / 5 : step;
+    const by = {
+      ArrowRight: size,
+      ArrowUp: size,
+      ArrowLeft: -size,
+      ArrowDown: -size,
+      PageUp: step * 10,
+      PageDown: -step * 10,
+    }[e.key];
+    if (by === undefined && e.key !== "Home" && e.key !== "End") return;
+    e.preventDefault();
+    e.stopPropagation();
+    if (by === undefined) {
+      put(e.key === "Home" ? from : to);
+      soon();
+    } else if (e.altKey) {
+      onMove(Math.min(to, Math.max(from, value + by)));
+      soon();
+    } else {
+      nudge(by);
+    }
+  };
+  const accept = () => {
+    const number = Number(
+      (typed ?? "")
+        .replace("−", "-")
+        .replace(",", ".")
+        .replace(/[^0-9.+-]/g, ""),
+    );
+    if (typed !== undefined && typed.trim() !== "" && Number.isFinite(number)) {
+      onMove(Math.min(to, Math.max(from, percent ? number / 100 : number)));
+      onSettle();
+    }
+    setTyped(undefined);
+  };
+  const place = (100 * (value - from)) / (to - from);
+  const zero = from < 0 && to > 0 ? (100 * -from) / (to - from) : 0;
+
+  return (
+    <Box
+      sx={{ display: "grid", gridTemplateColumns: "92px 1fr 68px", alignItems: "center", gap: 1, height: 26 }}
+    >
+      <Tooltip title={help ?? ""} placement="left">
+        <Typography component="span" noWrap>
+          {label}
+        </Typography>
+      </Tooltip>
+      <Box
+        ref={track}
+        {...drag()}
+        role="slider"
+        tabIndex={0}
+        aria-label={label}
+        aria-valuemin={from}
+        aria-valuemax={to}
+        aria-valuenow={value}
+        aria-valuetext={amount(shown, percent ? 1 : step, unit)}
+        onKeyDown={keys}
+        onDoubleClick={() => {
+          onMove(careful);
+          onSettle();
+        }}
+        sx={{ height: 22, position: "relative", touchAction: "none", cursor: "ew-resize" }}
+      >
+        <Box
+          sx={{ position: "absolute", left: 0, right: 0, top: 14, borderTop: `1px solid ${look.strong}` }}
+        />
+        <Box
+          sx={{
+            position: "absolute",
+            left: 0,
+            right: 0,
+            top: 9,
+            height: 5,
+            background: `repeating-linear-gradient(90deg, #aaa 0 1px, transparent 1px calc((100% - 1px) / 6))`,
+          }}
+        />
+        <Box
+          sx={{
+            position: "absolute",
+            top: 13,
+            height: 3,
+            bgcolor: look.amberFill,
+            left: `${Math.min(place, zero)}%`,
+            width: `${Math.abs(place - zero)}%`,
+          }}
+        />
+        <Box
+          sx={{
+            position: "absolute",
+            top: 8,
+            left: `calc(${place}% - 4.5px)`,
+            width: 9,
+            height: 13,
+            bgcolor: look.ink,
+            clipPath: "polygon(50% 0, 100% 40%, 100% 100%, 0 100%, 0 40%)",
+          }}
+        />
+      </Box>
+      <InputBase
+        value={typed ?? amount(shown, percent ? 1 : step, unit)}
+        onChange={(e) => setTyped(e.target.value)}
+        onFocus={(e) => e.target.select()}
+        onBlur={accept}
+        onKeyDown={(e) => {
+          if (e.key === "Enter") accept();
+          if (e.key === "Escape") setTyped(undefined);
+          if (e.key === "ArrowUp" || e.key === "ArrowDown") keys(e);
+          else e.stopPropagation();
+        }}
+        inputProps={{ "aria-label": `${label}, number` }}
+        sx={{
+          border: `1px solid ${look.line}`,
+          bgcolor: look.white,
+          height: 22,
+          "& input": { textAlign: "right", p: "0 5px", fontSize: 13 },
+        }}
+      />
+    </Box>
+  );
+}

@@ -1,0 +1,116 @@
+import { Box, Button, TextField, Typography } from "@mui/material";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { Link, useNavigate } from "react-router";
+import { ask, type Shoot } from "../api/client";
+import { Page, TopBar } from "../kit/Page";
+import { Said } from "../kit/Said";
+import { look } from "../theme";
+import { STATE } from "../contacts/states";
+
+/** The studio's commissions. */
+export function Shoots() {
+  const shoots = useQuery({ queryKey: ["shoots"], queryFn: () => ask<Shoot[]>("/api/shoots") });
+  const [name, setName] = useState("");
+  const queries = useQueryClient();
+  const go = useNavigate();
+  const add = useMutation({
+    mutationFn: () => ask<Shoot>("/api/shoots", { method: "POST", body: { name } }),
+    onSuccess: (shoot) => {
+      void queries.invalidateQueries({ queryKey: ["shoots"] });
+      void go(`/shoots/${shoot.id}/intake`);
+    },
+  });
+  return (
+    <Page bar={<TopBar crumbs={[{ name: "Shoots" }]} />}>
+      <Said problem={shoots.error ?? add.error} />
+      <Box sx={{ display: "grid", gridTemplateColumns: "repeat(auto-fill, minmax(380px, 1fr))", gap: 2.5 }}>
+        {shoots.data?.map((s) => (
+          <ShootCard key={s.id} shoot={s} />
+        ))}
+        <Box
+          component="form"
+          onSubmit={(e) => {
+            e.preventDefault();
+            add.mutate();
+          }}
+          sx={{
+            border: `1px dashed ${look.strong}`,
+            p: 2.5,
+            display: "grid",
+            alignContent: "center",
+            gap: 1.5,
+            minHeight: 220,
+          }}
+        >
+          <Typography variant="h2">New shoot</Typography>
+          <TextField
+            size="small"
+            label="Property or commission"
+            required
+            value={name}
+            onChange={(e) => setName(e.target.value)}
+          />
+          <Box>
+            <Button type="submit">Begin with intake</Button>
+          </Box>
+        </Box>
+      </Box>
+    </Page>
+  );
+}
+
+function ShootCard({ shoot }: { shoot: Shoot }) {
+  const covered = shoot.views.find((v) => v.state !== "NEW");
+  const left = shoot.views.filter((v) => v.state !== "DELIVERED").length;
+  return (
+    <Box component="article" sx={{ border: 1, borderColor: "divider", bgcolor: "background.paper" }}>
+      <Link
+        to={shoot.views.length ? `/shoots/${shoot.id}` : `/shoots/${shoot.id}/intake`}
+        aria-label={shoot.name}
+      >
+        <Box
+          sx={{
+            aspectRatio: "3 / 2",
+            bgcolor: look.surround.grey,
+            overflow: "hidden",
+            display: "grid",
+            placeItems: "center",
+          }}
+        >
+          {covered ? (
+            <Box
+              component="img"
+              src={`/api/views/${covered.id}/cover`}
+              alt=""
+              sx={{ width: "100%", height: "100%", objectFit: "cover", display: "block" }}
+            />
+          ) : (
+            <Typography sx={{ color: look.white }}>No frames yet: read the card</Typography>
+          )}
+        </Box>
+      </Link>
+      <Box sx={{ p: 1.5, display: "flex", alignItems: "center", gap: 1.5 }}>
+        <Box sx={{ flexGrow: 1, minWidth: 0 }}>
+          <Typography variant="h2" noWrap>
+            {shoot.name}
+          </Typography>
+          <Typography variant="body2" color="text.secondary">
+            {shoot.views.length === 0
+              ? "Waiting for its card"
+              : `${shoot.views.length} ${shoot.views.length === 1 ? "view" : "views"}, ${left === 0 ? "all delivered" : `${left} to deliver`}`}
+            {shoot.views.length === 1 ? ` · ${STATE[shoot.views[0].state]}` : ""}
+          </Typography>
+        </Box>
+        <Button component={Link} to={`/shoots/${shoot.id}/intake`}>
+          Intake
+        </Button>
+        {shoot.views.length > 0 && (
+          <Button component={Link} to={`/shoots/${shoot.id}`} variant="contained">
+            Open
+          </Button>
+        )}
+      </Box>
+    </Box>
+  );
+}
