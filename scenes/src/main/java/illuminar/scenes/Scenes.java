@@ -20,7 +20,9 @@ import java.util.Optional;
  * The command {@code ./illuminar scenes}: renders the demo views and photographs them.
  *
  * <p>Arguments: {@code render FILE WIDTH SAMPLES}, {@code card RADIANCE FOLDER} (JPEG frames),
- * {@code linear RADIANCE FOLDER} (16-bit linear TIFF frames).
+ * {@code linear RADIANCE FOLDER} (16-bit linear TIFF frames), {@code small RADIANCE FOLDER} (JPEG frames a
+ * quarter as long, for tests); {@code all} renders what is missing under .run/scenes and writes the demo
+ * card and the small frames anew.
  */
 public final class Scenes {
   private Scenes() {}
@@ -30,8 +32,23 @@ public final class Scenes {
       case "render" -> render(Path.of(args[1]), Integer.parseInt(args[2]), Integer.parseInt(args[3]));
       case "card" -> card(RadianceFile.read(Path.of(args[1])), Path.of(args[2]));
       case "linear" -> linear(RadianceFile.read(Path.of(args[1])), Path.of(args[2]));
-      default -> throw new IllegalArgumentException("render, card or linear, not " + args[0]);
+      case "small" -> card(RadianceFile.read(Path.of(args[1])).smaller(4), Path.of(args[2]));
+      case "all" -> {
+        Radiance radiance = instrumentRoom(Path.of(".run/scenes"));
+        card(radiance, Path.of("demo/card"));
+        card(radiance.smaller(4), Path.of("demo/small"));
+      }
+      default -> throw new IllegalArgumentException("render, card, linear, small or all, not " + args[0]);
     }
+  }
+
+  /** The Instrument room at 2400×1600, rendered where it is not kept in the folder. */
+  public static Radiance instrumentRoom(Path folder) throws IOException {
+    Path file = folder.resolve("instrument-room.radiance");
+    if (!Files.exists(file)) {
+      render(file, 2400, 9);
+    }
+    return RadianceFile.read(file);
   }
 
   private static void render(Path file, int width, int samples) throws IOException {

@@ -62,13 +62,13 @@ public record Tone(
     float gain = (float) tone.exposure;
     if (tone.contrast != 0) {
       float d = (tone2 - MID_GREY) / SPAN;
-      gain += (float) (tone.contrast / 100) * 0.75f * SPAN * d / (1 + d * d);
+      gain += (float) (tone.contrast / 100) * 0.4f * SPAN * d / (1 + d * d);
     }
     if (tone.shadows != 0) {
-      gain += (float) (tone.shadows / 100) * 2.2f * shadowShare(base);
+      gain += (float) (tone.shadows / 100) * 1.5f * shadowShare(base);
     }
     if (tone.highlights != 0) {
-      gain += (float) (tone.highlights / 100) * 1.6f * ease(-2.6f, 0.2f, base);
+      gain += (float) (tone.highlights / 100) * 1.2f * ease(-2.6f, 0.2f, base);
     }
     return gain;
   }

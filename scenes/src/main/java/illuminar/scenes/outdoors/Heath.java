@@ -56,7 +56,7 @@ public final class Heath implements Outdoors {
     }
     float t = 2;
     float last = t;
-    for (int i = 0; i < 420 && t < 9000; i++) {
+    for (int i = 0; i < 900 && t < 14000; i++) {
       float gap = y + dy * t - height(x + dx * t, z + dz * t, t);
       if (gap < 0) {
         for (int k = 0; k < 14; k++) {
@@ -70,7 +70,7 @@ public final class Heath implements Outdoors {
         return t;
       }
       last = t;
-      t += Math.max(0.03f + 0.006f * t, Math.min(gap * 0.35f, 0.05f * t));
+      t += Math.max(0.03f + 0.006f * t, Math.min(gap * 0.3f, 0.035f * t));
     }
     return -1;
   }
@@ -78,23 +78,33 @@ public final class Heath implements Outdoors {
   /** Height of the land at a place, finer the nearer it is. */
   private float height(float x, float z, float distance) {
     float d = -z;
-    float h = ground - 0.012f * d + 2.6f * (fractal(x * 0.012f, 0, z * 0.012f, 3) - 0.5f) * step(8, 90, d);
-    float far = step(350, 2600, d);
-    h += far * (300 * fractal(x * 0.00042f + 5.3f, 3, z * 0.00042f, 5) - 62);
-    h += step(180, 700, d) * 16 * (fractal(x * 0.004f, 8, z * 0.004f, 4) - 0.42f);
-    if (distance < 900) {
-      h += bush(x, z, distance) + wall(x, z);
+    float h = ground - 0.010f * Math.min(d, 160) + 3.4f * (fractal(x * 0.012f, 0, z * 0.012f, 3) - 0.5f) * step(8, 90, d);
+    h += d < 110 ? 0 : step(110, 420, d) * 26 * (fractal(x * 0.0052f + 2.2f, 8, z * 0.0052f, 4) - 0.30f);
+    h += d < 500 ? 0 : step(500, 1500, d) * 120 * (fractal(x * 0.0014f + 7.7f, 5, z * 0.0014f, 4) - 0.28f);
+    h += d < 1600 ? 0 : step(1600, 4200, d) * 430 * (fractal(x * 0.00046f + 5.3f, 3, z * 0.00046f, 5) - 0.22f);
+    if (distance < 700) {
+      h += bush(x, z, distance) + wall(x, z, distance);
     }
-    if (distance < 160) {
-      h += 0.16f * fractal(x * 3.1f, 2, z * 3.1f, 3) * (1 - path(x, z));
+    if (distance < 220) {
+      h += 0.22f * fractal(x * 2.3f, 2, z * 2.3f, 4) * (1 - path(x, z));
     }
     return h;
   }
 
-  private float wall(float x, float z) {
-    float line = z + 46 + 6 * value(x * 0.03f, 1, 0);
-    float top = 0.75f + 0.22f * value(x * 2.3f, 9, 0);
-    return Math.abs(line) < 0.35f ? top : 0;
+  /** A dry-stone wall that crosses the heath, of rounded stones. */
+  private float wall(float x, float z, float distance) {
+    if (z > -28 + 0.16f * x || z < -52 + 0.16f * x) {
+      return 0;
+    }
+    float line = z + 38 - 0.16f * x + 5 * value(x * 0.03f, 1, 0);
+    float half = 0.30f + (distance < 150 ? 0.06f * value(x * 4, 2, 0) : 0);
+    float across = Math.abs(line) / half;
+    if (across > 1) {
+      return 0;
+    }
+    float broken = step(0.25f, 0.45f, value(x * 0.045f + 3.1f, 7, 0));
+    float top = 0.62f + 0.10f * value(x * 1.9f, 9, 0) + 0.05f * value(x * 7, 4, 1);
+    return broken * top * (float) Math.sqrt(Math.max(0, 1 - across * across * across * across));
   }
 
   private float path(float x, float z) {
@@ -103,29 +113,34 @@ public final class Heath implements Outdoors {
     return 1 - step(half * 0.8f, half * 1.35f, Math.abs(x - centre));
   }
 
+  /** Rounded gorse bushes, two sizes, thicker in patches. */
   private float bush(float x, float z, float distance) {
+    return Math.max(bushes(x, z, distance, 6.5f, 1.5f, 0), bushes(x, z, distance, 2.4f, 0.6f, 40));
+  }
+
+  private float bushes(float x, float z, float distance, float cell, float most, int seed) {
     float best = 0;
-    float cell = 5.5f;
     int ix = (int) Math.floor(x / cell);
     int iz = (int) Math.floor(z / cell);
     for (int i = -1; i <= 1; i++) {
       for (int k = -1; k <= 1; k++) {
         int cx = ix + i;
         int cz = iz + k;
-        if (hash(cx, 1, cz) > 0.42f) {
-          continue;
-        }
-        float bx = (cx + hash(cx, 2, cz)) * cell;
-        float bz = (cz + hash(cx, 3, cz)) * cell;
-        if (bz > -13 || path(bx, bz) > 0.05f) {
-          continue;
-        }
-        float size = 0.5f + 1.3f * hash(cx, 5, cz);
+        float bx = (cx + hash(cx, 2 + seed, cz)) * cell;
+        float bz = (cz + hash(cx, 3 + seed, cz)) * cell;
+        float size = most * (0.45f + 0.55f * hash(cx, 5 + seed, cz));
         float d2 = ((x - bx) * (x - bx) + (z - bz) * (z - bz)) / (size * size);
-        if (d2 < 1) {
-          float rough = distance < 250 ? 0.72f + 0.56f * value(x * 4.2f, 6, z * 4.2f) : 1;
-          best = Math.max(best, size * 0.85f * (float) Math.sqrt(1 - d2) * rough);
+        if (d2 >= 1.4f || bz > -11) {
+          continue;
         }
+        float chance = hash(cx, 1 + seed, cz);
+        if (chance > 0.85f
+            || chance > 0.10f + 0.75f * step(0.44f, 0.62f, fractal(bx * 0.03f, 21, bz * 0.03f, 3))
+            || path(bx, bz) > 0.05f) {
+          continue;
+        }
+        float lump = distance < 320 ? 0.55f + 0.9f * fractal(x * 2.6f, 6 + seed, z * 2.6f, 3) : 1;
+        best = Math.max(best, size * 0.8f * (float) Math.sqrt(Math.max(0, 1.15f * lump - d2)));
       }
     }
     return best;
@@ -162,25 +177,35 @@ public final class Heath implements Outdoors {
 
   /** Reflectance of what grows or lies at a place. */
   private float[] cover(float x, float z, float t, float h) {
-    float patch = fractal(x * 0.09f, 11, z * 0.09f, 4);
-    float fine = t < 400 ? fractal(x * 2.6f, 12, z * 2.6f, 4) : 0.5f;
-    float[] c = blend(new float[] {0.115f, 0.105f, 0.035f}, new float[] {0.16f, 0.088f, 0.098f}, step(0.46f, 0.60f, patch));
-    c = blend(c, new float[] {0.078f, 0.108f, 0.03f}, step(0.50f, 0.38f, patch));
-    float sandy = t < 350 ? path(x, z) : 0;
-    c = blend(c, new float[] {0.40f, 0.32f, 0.21f}, sandy * 0.9f);
-    if (t < 900 && bush(x, z, t) > 0.12f) {
-      float bloom = step(0.60f, 0.74f, value(x * 5.5f, 14, z * 5.5f)) * hash((int) Math.floor(x / 5.5f), 8, (int) Math.floor(z / 5.5f));
-      c = blend(new float[] {0.045f, 0.075f, 0.022f}, new float[] {0.42f, 0.31f, 0.02f}, bloom * 0.8f);
+    float patch = fractal(x * 0.05f, 11, z * 0.05f, 4);
+    float fine = t < 500 ? fractal(x * 3.1f, 12, z * 3.1f, 4) : 0.5f;
+    float[] grass = {0.105f, 0.098f, 0.038f};
+    float[] heather = {0.098f, 0.062f, 0.064f};
+    float[] moss = {0.062f, 0.080f, 0.028f};
+    float[] c = blend(grass, heather, step(0.47f, 0.60f, patch + 0.12f * (fine - 0.5f)));
+    c = blend(c, moss, step(0.48f, 0.36f, patch));
+    if (t < 350) {
+      c = blend(c, new float[] {0.30f, 0.24f, 0.165f}, path(x, z) * (0.7f + 0.3f * fine));
     }
-    if (t < 300 && wall(x, z) > 0) {
-      float stone = hash((int) Math.floor(x * 3.1f), (int) Math.floor(h * 6), 3);
-      float grey = 0.075f + 0.09f * stone;
-      c = new float[] {grey, grey * 0.97f, grey * 0.88f};
+    if (t < 700 && bush(x, z, t) > 0.10f) {
+      float sprig = value(x * 7.5f, 14, z * 7.5f);
+      float bloom = step(0.62f, 0.80f, sprig) * step(0.45f, 0.65f, fractal(x * 0.21f, 16, z * 0.21f, 2));
+      c = blend(new float[] {0.040f, 0.056f, 0.020f}, new float[] {0.075f, 0.095f, 0.030f}, fine);
+      c = blend(c, new float[] {0.33f, 0.24f, 0.02f}, bloom * 0.75f);
     }
-    float tone = 0.62f + 0.76f * fine;
-    if (t > 500) {
-      tone *= 0.75f + 0.5f * fractal(x * 0.012f, 15, z * 0.012f, 4);
-      c = blend(c, new float[] {0.075f, 0.095f, 0.045f}, step(500, 1500, t) * 0.7f);
+    if (t < 400 && wall(x, z, t) > 0.08f) {
+      float stone = hash((int) Math.floor(x * 2.7f + 9 * hash(0, (int) Math.floor(h * 6.5f), 2)), (int) Math.floor(h * 6.5f), 3);
+      float joint = fractal(x * 6, h * 9, z * 3, 2);
+      float grey = (0.085f + 0.075f * stone) * (0.6f + 0.7f * joint);
+      return new float[] {grey, grey * 0.98f, grey * 0.90f};
+    }
+    float tone = 0.55f + 0.9f * fine;
+    if (t > 400) {
+      float wood = step(0.50f, 0.60f, fractal(x * 0.006f, 17, z * 0.006f, 4));
+      float field = 0.75f + 0.5f * fractal(x * 0.02f, 15, z * 0.02f, 4);
+      c = blend(c, new float[] {0.070f, 0.088f, 0.042f}, step(400, 1200, t) * 0.6f);
+      c = blend(c, new float[] {0.026f, 0.036f, 0.020f}, wood * 0.85f);
+      tone *= field;
     }
     for (int k = 0; k < 3; k++) {
       c[k] *= tone;

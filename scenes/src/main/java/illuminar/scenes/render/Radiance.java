@@ -20,6 +20,31 @@ public record Radiance(
     float[][] view,
     float[][] albedo) {
 
+  /** The same view with each edge divided by {@code factor}, areas averaged. */
+  public Radiance smaller(int factor) {
+    int w = width / factor;
+    int h = height / factor;
+    float[][][] less = new float[lights.length][][];
+    for (int l = 0; l < less.length; l++) {
+      less[l] = smaller(lights[l], factor, w, h);
+    }
+    float[] share = smaller(new float[][] {outside}, factor, w, h)[0];
+    return new Radiance(
+        w, h, names, less, share, smaller(view, factor, w, h), smaller(albedo, factor, w, h));
+  }
+
+  private float[][] smaller(float[][] planes, int factor, int w, int h) {
+    float[][] out = new float[planes.length][w * h];
+    for (int c = 0; c < planes.length; c++) {
+      for (int y = 0; y < h * factor; y++) {
+        for (int x = 0; x < w * factor; x++) {
+          out[c][y / factor * w + x / factor] += planes[c][y * width + x] / (factor * factor);
+        }
+      }
+    }
+    return out;
+  }
+
   /** The sum of the lights, each with its own strength; a new array of three planes. */
   public float[][] sum(float... strengths) {
     float[][] out = new float[3][width * height];

@@ -10,6 +10,7 @@ import illuminar.scenes.light.ShadeGlow;
 import illuminar.scenes.light.Tint;
 import illuminar.scenes.material.Material;
 import illuminar.scenes.material.Materials;
+import illuminar.scenes.outdoors.Backdrop;
 import illuminar.scenes.outdoors.Heath;
 import illuminar.scenes.outdoors.Outdoors;
 import illuminar.scenes.render.Scene;
@@ -43,7 +44,8 @@ public final class InstrumentRoom {
 
   /** Builds the room. */
   public static Scene scene() {
-    Outdoors heath = new Heath(-0.9f, 0.00012f);
+    Outdoors heath =
+        new Backdrop(new Heath(-0.9f, 0.00012f), 0.55f, 1.30f, 5.0f, -0.34f, 0.12f, -0.09f, 0.22f, 1400);
     Mesh mesh = new Mesh();
     shell(mesh);
     window(mesh);

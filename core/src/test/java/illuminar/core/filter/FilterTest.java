@@ -1,0 +1,84 @@
+package illuminar.core.filter;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import illuminar.core.picture.Plane;
+import java.util.Random;
+import org.bytedeco.javacpp.indexer.FloatIndexer;
+import org.bytedeco.opencv.global.opencv_core;
+import org.bytedeco.opencv.global.opencv_imgproc;
+import org.bytedeco.opencv.global.opencv_ximgproc;
+import org.bytedeco.opencv.opencv_core.Mat;
+import org.bytedeco.opencv.opencv_core.Size;
+import org.junit.jupiter.api.Test;
+
+/** Filters beside the reference library, away from the border where conventions differ. */
+class FilterTest {
+  private static final int W = 120;
+  private static final int H = 90;
+
+  private static Plane noise(int seed) {
+    Random random = new Random(seed);
+    Plane p = Plane.of(W, H);
+    for (int i = 0; i < p.data().length; i++) {
+      p.data()[i] = random.nextFloat() * 0.2f + (i % W > 60 ? 0.7f : 0.1f);
+    }
+    return p;
+  }
+
+  private static Mat mat(Plane p) {
+    Mat m = new Mat(H, W, opencv_core.CV_32F);
+    FloatIndexer at = m.createIndexer();
+    for (int y = 0; y < H; y++) {
+      for (int x = 0; x < W; x++) {
+        at.put(y, x, p.at(x, y));
+      }
+    }
+    return m;
+  }
+
+  private static void same(Plane ours, Mat theirs, int border, float slack) {
+    FloatIndexer at = theirs.createIndexer();
+    for (int y = border; y < H - border; y++) {
+      for (int x = border; x < W - border; x++) {
+        assertThat(ours.at(x, y)).isCloseTo(at.get(y, x), within(slack));
+      }
+    }
+  }
+
+  @Test
+  void meanEqualsTheReferenceBoxFilter() {
+    Mat out = new Mat();
+    opencv_imgproc.blur(mat(noise(1)), out, new Size(11, 11));
+    same(Box.mean(noise(1), 5), out, 6, 1e-5f);
+  }
+
+  @Test
+  void gaussEqualsTheReference() {
+    Mat out = new Mat();
+    opencv_imgproc.GaussianBlur(mat(noise(2)), out, new Size(13, 13), 2.0);
+    same(Gauss.smooth(noise(2), 2.0), out, 7, 1e-5f);
+  }
+
+  /** He, Sun, Tang 2010: the same formula in the reference library. */
+  @Test
+  void guidedEqualsTheReference() {
+    Plane guide = noise(3);
+    Plane input = noise(4);
+    Mat out = new Mat();
+    opencv_ximgproc.guidedFilter(mat(guide), mat(input), out, 6, 0.01);
+    same(Guided.of(guide, input, 6, 0.01f).on(guide), out, 14, 2e-4f);
+  }
+
+  @Test
+  void aFlatPlaneStaysFlat() {
+    Plane flat = Plane.filled(W, H, 0.4f);
+    for (float v : Gauss.smooth(flat, 3).data()) {
+      assertThat(v).isCloseTo(0.4f, within(1e-6f));
+    }
+    for (float v : Box.mean(flat, 9).data()) {
+      assertThat(v).isCloseTo(0.4f, within(1e-6f));
+    }
+  }
+}

@@ -1,0 +1,71 @@
+package illuminar.core.measure;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import illuminar.core.picture.Picture;
+import illuminar.core.picture.Plane;
+import java.util.Arrays;
+import org.junit.jupiter.api.Test;
+
+class MeasureTest {
+
+  private static Picture flat(float v) {
+    Picture p = Picture.of(40, 30);
+    Arrays.fill(p.r(), v);
+    Arrays.fill(p.g(), v);
+    Arrays.fill(p.b(), v);
+    return p;
+  }
+
+  /** L* 50 is 18.4 % of white, which is 2.44 stops below it. Source: CIE 15, definition of L*. */
+  @Test
+  void readsMidGrey() {
+    Reading r = Reading.at(flat(0.184187f), 20, 15, 5);
+    assertThat(r.lab().l()).isCloseTo(50, within(0.01));
+    assertThat(r.lab().chroma()).isLessThan(0.01);
+    assertThat(r.stops()).isCloseTo(-2.441, within(0.001));
+    assertThat(r.srgb()).containsExactly(119, 119, 119);
+    assertThat(r.spread()).isCloseTo(0, within(1e-6));
+    assertThat(r.trusted()).isTrue();
+  }
+
+  @Test
+  void aBurntReadingIsNotTrusted() {
+    assertThat(Reading.at(flat(1), 20, 15, 5).trusted()).isFalse();
+    assertThat(Reading.at(flat(0), 20, 15, 5).trusted()).isFalse();
+    assertThatThrownBy(() -> Reading.at(flat(1), 400, 15, 5)).hasMessageContaining("outside");
+  }
+
+  @Test
+  void histogramCountsEveryPixelOnce() {
+    Histogram h = Histogram.of(flat(0.25f));
+    assertThat(Arrays.stream(h.light()).sum()).isEqualTo(1200);
+    assertThat(h.light()[(int) (0.8 * Histogram.BINS)]).isEqualTo(1200);
+    assertThat(Histogram.of(flat(1)).burnt()).isEqualTo(1);
+    assertThat(Histogram.of(flat(0)).blocked()).isEqualTo(1);
+  }
+
+  /** A rim that was painted in by hand comes back as the share of the step that it was. */
+  @Test
+  void overshootIsTheShareOfTheStep() {
+    Plane tone = Plane.filled(80, 80, 40);
+    Plane mask = Plane.of(80, 80);
+    for (int y = 0; y < 80; y++) {
+      for (int x = 0; x < 80; x++) {
+        boolean in = x >= 25 && x < 55 && y >= 25 && y < 55;
+        boolean rim = !in && x >= 22 && x < 58 && y >= 22 && y < 58;
+        mask.data()[y * 80 + x] = in ? 1 : 0;
+        tone.data()[y * 80 + x] = in ? 80 : rim ? 44 : 40;
+      }
+    }
+    assertThat(Overshoot.percent(tone, mask, 6, 6)).isCloseTo(10, within(0.5));
+  }
+
+  @Test
+  void noRimIsNoOvershoot() {
+    Plane tone = Plane.filled(80, 80, 40);
+    assertThat(Overshoot.percent(tone, Plane.of(80, 80), 6, 6)).isZero();
+  }
+}
