@@ -1,0 +1,121 @@
+package illuminar.server;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Stream;
+import org.springframework.boot.SpringApplication;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/** The real application on a free port, on real PostgreSQL, with a card of its own. */
+public final class TestServer implements AutoCloseable {
+  private final String database;
+  private final Path home;
+  private final Path card;
+  private ConfigurableApplicationContext application;
+
+  /** Starts with an empty database of this name and the small demo frames on the card. */
+  public TestServer(String database) {
+    this.database = database;
+    try {
+      home = Files.createTempDirectory("illuminar-home");
+      card = Files.createDirectories(home.resolve("card"));
+      try (Stream<Path> frames = Files.list(Path.of("../demo/small"))) {
+        for (Path f : frames.toList()) {
+          Files.copy(f, card.resolve(f.getFileName()));
+        }
+      }
+      try (Connection c = DriverManager.getConnection(address("illuminar"), "illuminar", "");
+          Statement s = c.createStatement()) {
+        s.execute("drop database if exists " + database + " with (force)");
+        s.execute("create database " + database);
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    } catch (SQLException e) {
+      throw new IllegalStateException(e);
+    }
+    start();
+  }
+
+  private static String address(String database) {
+    String given = System.getenv("ILLUMINAR_TEST_DB");
+    if (given == null) {
+      try {
+        Process p = new ProcessBuilder("../illuminar", "database", "start", "test-pg").start();
+        given = new String(p.getInputStream().readAllBytes(), StandardCharsets.UTF_8).strip();
+      } catch (IOException e) {
+        throw new UncheckedIOException(e);
+      }
+    }
+    return given.substring(0, given.lastIndexOf('/') + 1) + database;
+  }
+
+  /** Starts the application on what is in the database. */
+  public void start() {
+    application =
+        SpringApplication.run(
+            Illuminar.class,
+            "--server.port=0",
+            "--spring.datasource.url=" + address(database) + "?stringtype=unspecified",
+            "--spring.datasource.username=illuminar",
+            "--illuminar.home=" + home,
+            "--illuminar.card=" + card,
+            "--spring.main.banner-mode=off",
+            "--server.servlet.session.persistent=false",
+            "--logging.level.root=error");
+  }
+
+  public void stop() {
+    application.close();
+  }
+
+  public String url() {
+    return "http://127.0.0.1:" + application.getEnvironment().getProperty("local.server.port");
+  }
+
+  public <T> T bean(Class<T> type) {
+    return application.getBean(type);
+  }
+
+  /** The simulated card's folder. */
+  public Path card() {
+    return card;
+  }
+
+  public Path home() {
+    return home;
+  }
+
+  /** Runs a statement on the database. */
+  public List<String> sql(String statement) {
+    try (Connection c = DriverManager.getConnection(address(database), "illuminar", "");
+        Statement s = c.createStatement()) {
+      List<String> out = new ArrayList<>();
+      if (s.execute(statement)) {
+        try (ResultSet rows = s.getResultSet()) {
+          while (rows.next()) {
+            out.add(rows.getString(1));
+          }
+        }
+      }
+      return out;
+    } catch (SQLException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  @Override
+  public void close() {
+    stop();
+  }
+}

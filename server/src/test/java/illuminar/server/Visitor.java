@@ -1,0 +1,109 @@
+package illuminar.server;
+
+import java.io.IOException;
+import java.net.CookieManager;
+import java.net.HttpCookie;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.util.function.Predicate;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Talks HTTP to the application as a browser would: cookies, CSRF token, editions. */
+final class Visitor {
+  static final JsonMapper JSON = JsonMapper.builder().build();
+  private final String url;
+  private final CookieManager cookies = new CookieManager();
+  final HttpClient client = HttpClient.newBuilder().cookieHandler(cookies).build();
+
+  Visitor(String url) {
+    this.url = url;
+  }
+
+  Visitor signedIn() {
+    return signedIn("demo@illuminar.test", "heather");
+  }
+
+  Visitor signedIn(String email, String password) {
+    get("/api/session");
+    post("/api/session", "{\"email\":\"" + email + "\",\"password\":\"" + password + "\"}");
+    get("/api/session");
+    return this;
+  }
+
+  private String token() {
+    return cookies.getCookieStore().getCookies().stream()
+        .filter(c -> c.getName().equals("XSRF-TOKEN"))
+        .map(HttpCookie::getValue)
+        .findFirst()
+        .orElse("");
+  }
+
+  HttpResponse<String> send(String method, String path, String body, String... headers) {
+    HttpRequest.Builder b =
+        HttpRequest.newBuilder(URI.create(url + path))
+            .method(method, body == null ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(body))
+            .header("Content-Type", "application/json")
+            .header("X-XSRF-TOKEN", token());
+    if (headers.length > 0) {
+      b.headers(headers);
+    }
+    try {
+      return client.send(b.build(), HttpResponse.BodyHandlers.ofString());
+    } catch (IOException | InterruptedException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  byte[] bytes(String path) {
+    try {
+      return client
+          .send(HttpRequest.newBuilder(URI.create(url + path)).build(), HttpResponse.BodyHandlers.ofByteArray())
+          .body();
+    } catch (IOException | InterruptedException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  HttpResponse<String> get(String path) {
+    return send("GET", path, null);
+  }
+
+  HttpResponse<String> post(String path, String body) {
+    return send("POST", path, body);
+  }
+
+  JsonNode json(String path) {
+    return JSON.readTree(get(path).body());
+  }
+
+  String demoShoot() {
+    return json("/api/shoots").get(0).path("id").asString();
+  }
+
+  /** Takes in the whole card as the server groups it; returns the job. */
+  JsonNode takeInCard(String shoot) {
+    JsonNode card = json("/api/shoots/" + shoot + "/card");
+    return JSON.readTree(post("/api/shoots/" + shoot + "/intake", card.toString().replaceAll(",\"refused\":.*", "}")).body());
+  }
+
+  /** Waits for a job of the shoot to end as wanted; polls, and gives up after a minute. */
+  JsonNode await(String shoot, String job, Predicate<JsonNode> wanted) {
+    long end = System.nanoTime() + 90_000_000_000L;
+    while (System.nanoTime() < end) {
+      for (JsonNode j : json("/api/shoots/" + shoot + "/jobs")) {
+        if (j.path("id").asString().equals(job) && wanted.test(j)) {
+          return j;
+        }
+      }
+      java.util.concurrent.locks.LockSupport.parkNanos(100_000_000L);
+    }
+    throw new AssertionError("job did not come so far: " + get("/api/shoots/" + shoot + "/jobs").body());
+  }
+
+  JsonNode done(String shoot, String job) {
+    return await(shoot, job, j -> !j.path("state").asString().matches("WAITING|RUNNING"));
+  }
+}
