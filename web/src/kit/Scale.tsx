@@ -55,7 +55,7 @@ export function Scale({ label, unit, from, to, step, careful, help, value, onMov
       put(from + ((x - box.left) / box.width) * (to - from));
       if (last) onSettle();
     },
-    { filterTaps: false, pointer: { capture: true } },
+    { filterTaps: false, pointer: { capture: true, keys: false } },
   );
   const wheel = useRef((_: number) => {});
   wheel.current = (sign) => nudge(sign * step);

@@ -11,11 +11,17 @@ import org.junit.jupiter.api.Test;
 /** The core depends on nothing but the JDK's own base, and on no toolkit. */
 class ArchitectureTest {
   private static final JavaClasses CORE =
-      new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests()).importPackages("illuminar.core");
+      new ClassFileImporter()
+          .withImportOption(new ImportOption.DoNotIncludeTests())
+          .importPackages("illuminar.core");
 
   @Test
   void coreKnowsOnlyItselfAndTheJdk() {
-    classes().should().onlyDependOnClassesThat().resideInAnyPackage("illuminar.core..", "java.lang..", "java.util..", "java.time..").check(CORE);
+    classes()
+        .should()
+        .onlyDependOnClassesThat()
+        .resideInAnyPackage("illuminar.core..", "java.lang..", "java.util..", "java.time..")
+        .check(CORE);
   }
 
   @Test
@@ -25,7 +31,12 @@ class ArchitectureTest {
         .resideInAnyPackage("..core.colour..", "..core.filter..", "..core.exposure..")
         .should()
         .dependOnClassesThat()
-        .resideInAnyPackage("..core.render..", "..core.pass..", "..core.region..", "..core.ground..", "..core.recipe..")
+        .resideInAnyPackage(
+            "..core.render..",
+            "..core.pass..",
+            "..core.region..",
+            "..core.ground..",
+            "..core.recipe..")
         .check(CORE);
   }
 }

@@ -13,8 +13,8 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * A small invented room for tests, known at every point: a textured wall with a bright window of four
- * panes and bars between them. Frames can be taken of it at any exposure and displacement.
+ * A small invented room for tests, known at every point: a textured wall with a bright window of
+ * four panes and bars between them. Frames can be taken of it at any exposure and displacement.
  */
 public final class TestRoom {
   public final int width;
@@ -25,19 +25,29 @@ public final class TestRoom {
     this.height = height;
   }
 
-  /** Light at a place in pixels, channel 0 to 2; the room about 0.02 to 0.2, the view about 2 to 6. */
+  /**
+   * Light at a place in pixels, channel 0 to 2; the room about 0.02 to 0.2, the view about 2 to 6.
+   */
   public double light(double x, double y, int c) {
     double u = x / width;
     double v = y / height;
     double pane = pane(x, y);
     double tint = c == 0 ? 1.0 : c == 1 ? 0.97 : 0.9;
-    double room = tint * (0.05 + 0.045 * Math.sin(31 * u) * Math.sin(23 * v) + 0.03 * grain(u * 90, v * 60) + 0.05 * u);
+    double room =
+        tint
+            * (0.05
+                + 0.045 * Math.sin(31 * u) * Math.sin(23 * v)
+                + 0.03 * grain(u * 90, v * 60)
+                + 0.05 * u);
     double sky = (c == 2 ? 5.5 : c == 1 ? 4.2 : 3.4) * (1.25 - v) + 1.1 * grain(u * 140, v * 90);
     return room + pane * (sky - room);
   }
 
   private static double grain(double x, double y) {
-    return Math.sin(x * 1.7 + 2 * Math.sin(y * 0.9)) * Math.sin(y * 1.3 + 2 * Math.sin(x * 0.7)) * 0.5 + 0.5;
+    return Math.sin(x * 1.7 + 2 * Math.sin(y * 0.9))
+            * Math.sin(y * 1.3 + 2 * Math.sin(x * 0.7))
+            * 0.5
+        + 0.5;
   }
 
   /** Share of view at a place, edges one pixel wide. */

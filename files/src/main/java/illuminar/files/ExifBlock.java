@@ -46,7 +46,9 @@ final class ExifBlock {
           ExifTagConstants.EXIF_TAG_SUB_SEC_TIME_ORIGINAL,
           String.format(Locale.ROOT, "%02d", legend.taken().get().getNano() / 10_000_000));
     }
-    exif.add(ExifTagConstants.EXIF_TAG_EXIF_VERSION, "0232".getBytes(java.nio.charset.StandardCharsets.US_ASCII));
+    exif.add(
+        ExifTagConstants.EXIF_TAG_EXIF_VERSION,
+        "0232".getBytes(java.nio.charset.StandardCharsets.US_ASCII));
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     new TiffImageWriterLossy(ByteOrder.LITTLE_ENDIAN).write(out, set);
     return out.toByteArray();

@@ -19,7 +19,8 @@ public record Header(String format, int width, int height) {
     }
     if (width > LONGEST_EDGE || height > LONGEST_EDGE || (long) width * height > MOST_PIXELS) {
       throw new BadPicture(
-          name, "its header says " + width + "×" + height + " pixels, more than this product takes");
+          name,
+          "its header says " + width + "×" + height + " pixels, more than this product takes");
     }
     return this;
   }

@@ -35,7 +35,10 @@ public record Legend(
         + (captures > 1 ? "compositeCapture" : "digitalCapture");
   }
 
-  /** The XMP packet, or empty where there is nothing to say. Source: ISO 16684-1, IPTC Photo Metadata. */
+  /**
+   * The XMP packet, or empty where there is nothing to say. Source: ISO 16684-1, IPTC Photo
+   * Metadata.
+   */
   String xmp() {
     if (captures == 0) {
       return "";
@@ -43,7 +46,9 @@ public record Legend(
     String rights =
         copyright.isEmpty()
             ? ""
-            : "<dc:rights><rdf:Alt><rdf:li xml:lang=\"x-default\">" + escape(copyright) + "</rdf:li></rdf:Alt></dc:rights>";
+            : "<dc:rights><rdf:Alt><rdf:li xml:lang=\"x-default\">"
+                + escape(copyright)
+                + "</rdf:li></rdf:Alt></dc:rights>";
     return "<?xpacket begin=\"\uFEFF\" id=\"W5M0MpCehiHzreSzNTczkc9d\"?>"
         + "<x:xmpmeta xmlns:x=\"adobe:ns:meta/\"><rdf:RDF"
         + " xmlns:rdf=\"http://www.w3.org/1999/02/22-rdf-syntax-ns#\"><rdf:Description rdf:about=\"\""
@@ -57,6 +62,9 @@ public record Legend(
   }
 
   private static String escape(String s) {
-    return s.replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;").replace("\"", "&quot;");
+    return s.replace("&", "&amp;")
+        .replace("<", "&lt;")
+        .replace(">", "&gt;")
+        .replace("\"", "&quot;");
   }
 }

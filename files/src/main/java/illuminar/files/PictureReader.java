@@ -42,12 +42,14 @@ public final class PictureReader {
         throw new BadPicture(name, "the file is empty");
       }
       if (size > Header.MOST_BYTES) {
-        throw new BadPicture(name, "the file is larger than " + Header.MOST_BYTES / 1_000_000 + " MB");
+        throw new BadPicture(
+            name, "the file is larger than " + Header.MOST_BYTES / 1_000_000 + " MB");
       }
       return withReader(
           file,
           name,
-          (reader, format) -> new Header(format, reader.getWidth(0), reader.getHeight(0)).checked(name));
+          (reader, format) ->
+              new Header(format, reader.getWidth(0), reader.getHeight(0)).checked(name));
     } catch (IOException e) {
       throw new BadPicture(name, "the file cannot be read (" + e.getMessage() + ")", e);
     }
@@ -96,10 +98,13 @@ public final class PictureReader {
     if (n >= 8 && (head[0] & 255) == 0x89 && head[1] == 'P' && head[2] == 'N' && head[3] == 'G') {
       return "png";
     }
-    if (n >= 4 && (head[0] == 'I' && head[1] == 'I' && head[2] == 42 || head[0] == 'M' && head[1] == 'M' && head[3] == 42)) {
+    if (n >= 4
+        && (head[0] == 'I' && head[1] == 'I' && head[2] == 42
+            || head[0] == 'M' && head[1] == 'M' && head[3] == 42)) {
       return "tiff";
     }
-    throw new BadPicture(name, n == 0 ? "the file is empty" : "this is not a JPEG, PNG or TIFF picture");
+    throw new BadPicture(
+        name, n == 0 ? "the file is empty" : "this is not a JPEG, PNG or TIFF picture");
   }
 
   /** Reads the pixels, upright by the EXIF orientation. */
@@ -113,7 +118,11 @@ public final class PictureReader {
             (reader, format) -> {
               boolean[] cut = new boolean[1];
               reader.addIIOReadWarningListener(
-                  (source, warning) -> cut[0] |= warning.toLowerCase(Locale.ROOT).matches(".*(premature|truncated|corrupt).*"));
+                  (source, warning) ->
+                      cut[0] |=
+                          warning
+                              .toLowerCase(Locale.ROOT)
+                              .matches(".*(premature|truncated|corrupt).*"));
               ImageReadParam param = reader.getDefaultReadParam();
               BufferedImage read = reader.read(0, param);
               if (cut[0]) {
@@ -132,7 +141,9 @@ public final class PictureReader {
     int w = image.getWidth();
     int h = image.getHeight();
     boolean sixteen = raster.getTransferType() == DataBuffer.TYPE_USHORT;
-    if (!sixteen && raster.getTransferType() != DataBuffer.TYPE_BYTE && image.getType() == BufferedImage.TYPE_CUSTOM) {
+    if (!sixteen
+        && raster.getTransferType() != DataBuffer.TYPE_BYTE
+        && image.getType() == BufferedImage.TYPE_CUSTOM) {
       throw new BadPicture(name, "only 8 and 16 bits per channel can be read");
     }
     boolean linear = sixteen && linear(image.getColorModel().getColorSpace());
@@ -158,7 +169,10 @@ public final class PictureReader {
     int h = image.getHeight();
     ColorSpace space = image.getColorModel().getColorSpace();
     BufferedImage source = image;
-    boolean plain = space.isCS_sRGB() || space.getType() != ColorSpace.TYPE_RGB || image.getColorModel() instanceof java.awt.image.IndexColorModel;
+    boolean plain =
+        space.isCS_sRGB()
+            || space.getType() != ColorSpace.TYPE_RGB
+            || image.getColorModel() instanceof java.awt.image.IndexColorModel;
     if (!plain) {
       BufferedImage srgb = new BufferedImage(w, h, BufferedImage.TYPE_3BYTE_BGR);
       new ColorConvertOp(null).filter(image, srgb);
@@ -220,15 +234,23 @@ public final class PictureReader {
     OptionalDouble iso = number(sub, base, ExifDirectoryBase.TAG_ISO_EQUIVALENT);
     Optional<Exposure> exposure = Optional.empty();
     if (positive(time) && positive(aperture) && positive(iso)) {
-      exposure = Optional.of(new Exposure(time.getAsDouble(), aperture.getAsDouble(), iso.getAsDouble()));
+      exposure =
+          Optional.of(new Exposure(time.getAsDouble(), aperture.getAsDouble(), iso.getAsDouble()));
     }
     OptionalDouble flash = number(sub, base, ExifDirectoryBase.TAG_FLASH);
     OptionalDouble turn = number(base, sub, ExifDirectoryBase.TAG_ORIENTATION);
-    int orientation = turn.isPresent() && turn.getAsDouble() >= 1 && turn.getAsDouble() <= 8 ? (int) turn.getAsDouble() : 1;
+    int orientation =
+        turn.isPresent() && turn.getAsDouble() >= 1 && turn.getAsDouble() <= 8
+            ? (int) turn.getAsDouble()
+            : 1;
     String make = text(base, ExifDirectoryBase.TAG_MAKE);
     String model = text(base, ExifDirectoryBase.TAG_MODEL);
     return new Capture(
-        exposure, taken(sub), flash.isPresent() && ((int) flash.getAsDouble() & 1) == 1, orientation, (make + " " + model).trim());
+        exposure,
+        taken(sub),
+        flash.isPresent() && ((int) flash.getAsDouble() & 1) == 1,
+        orientation,
+        (make + " " + model).trim());
   }
 
   private static boolean positive(OptionalDouble v) {
@@ -254,7 +276,8 @@ public final class PictureReader {
     String at = text(sub, ExifDirectoryBase.TAG_DATETIME_ORIGINAL);
     String fraction = text(sub, ExifDirectoryBase.TAG_SUBSECOND_TIME_ORIGINAL);
     try {
-      LocalDateTime time = LocalDateTime.parse(at, DateTimeFormatter.ofPattern("uuuu:MM:dd HH:mm:ss"));
+      LocalDateTime time =
+          LocalDateTime.parse(at, DateTimeFormatter.ofPattern("uuuu:MM:dd HH:mm:ss"));
       if (fraction.matches("[0-9]{1,9}")) {
         return Optional.of(time.plusNanos((long) (Double.parseDouble("0." + fraction) * 1e9)));
       }

@@ -47,7 +47,13 @@ public final class PictureWriter {
   public static BufferedImage image8(int width, int height, byte[] bgr) {
     WritableRaster raster =
         Raster.createInterleavedRaster(
-            new DataBufferByte(bgr, bgr.length), width, height, width * 3, 3, new int[] {2, 1, 0}, null);
+            new DataBufferByte(bgr, bgr.length),
+            width,
+            height,
+            width * 3,
+            3,
+            new int[] {2, 1, 0},
+            null);
     BufferedImage model = new BufferedImage(1, 1, BufferedImage.TYPE_3BYTE_BGR);
     return new BufferedImage(model.getColorModel(), raster, false, null);
   }
@@ -56,10 +62,20 @@ public final class PictureWriter {
   public static BufferedImage image16(int width, int height, short[] rgb) {
     WritableRaster raster =
         Raster.createInterleavedRaster(
-            new DataBufferUShort(rgb, rgb.length), width, height, width * 3, 3, new int[] {0, 1, 2}, null);
+            new DataBufferUShort(rgb, rgb.length),
+            width,
+            height,
+            width * 3,
+            3,
+            new int[] {0, 1, 2},
+            null);
     ComponentColorModel model =
         new ComponentColorModel(
-            ColorSpace.getInstance(ColorSpace.CS_sRGB), false, false, ComponentColorModel.OPAQUE, DataBuffer.TYPE_USHORT);
+            ColorSpace.getInstance(ColorSpace.CS_sRGB),
+            false,
+            false,
+            ComponentColorModel.OPAQUE,
+            DataBuffer.TYPE_USHORT);
     return new BufferedImage(model, raster, false, null);
   }
 
@@ -70,7 +86,8 @@ public final class PictureWriter {
     return out.toByteArray();
   }
 
-  private static void jpeg(BufferedImage image, double quality, OutputStream out) throws IOException {
+  private static void jpeg(BufferedImage image, double quality, OutputStream out)
+      throws IOException {
     ImageWriter writer = ImageIO.getImageWritersByFormatName("jpeg").next();
     for (var it = ImageIO.getImageWritersByFormatName("jpeg"); it.hasNext(); ) {
       ImageWriter next = it.next();
@@ -92,19 +109,25 @@ public final class PictureWriter {
   /** Writes a JPEG with profile, EXIF and XMP. */
   public static void jpeg(BufferedImage image, double quality, Legend legend, OutputStream out)
       throws IOException {
-    ByteArrayOutputStream body = new ByteArrayOutputStream(image.getWidth() * image.getHeight() / 2 + 4096);
+    ByteArrayOutputStream body =
+        new ByteArrayOutputStream(image.getWidth() * image.getHeight() / 2 + 4096);
     jpeg(image, quality, body);
     byte[] bytes = body.toByteArray();
     out.write(bytes, 0, 2);
     segment(out, 0xe1, "Exif\0\0", ExifBlock.of(legend));
     if (!legend.xmp().isEmpty()) {
-      segment(out, 0xe1, "http://ns.adobe.com/xap/1.0/\0", legend.xmp().getBytes(StandardCharsets.UTF_8));
+      segment(
+          out,
+          0xe1,
+          "http://ns.adobe.com/xap/1.0/\0",
+          legend.xmp().getBytes(StandardCharsets.UTF_8));
     }
     segment(out, 0xe2, "ICC_PROFILE\0\1\1", srgbProfile());
     out.write(bytes, 2, bytes.length - 2);
   }
 
-  private static void segment(OutputStream out, int marker, String name, byte[] data) throws IOException {
+  private static void segment(OutputStream out, int marker, String name, byte[] data)
+      throws IOException {
     byte[] head = name.getBytes(StandardCharsets.ISO_8859_1);
     int length = 2 + head.length + data.length;
     if (length > 65535) {
@@ -161,7 +184,8 @@ public final class PictureWriter {
     tiff(image, legend, ICC_Profile.getInstance(ColorSpace.CS_LINEAR_RGB).getData(), file);
   }
 
-  private static void tiff(BufferedImage image, Legend legend, byte[] profile, Path file) throws IOException {
+  private static void tiff(BufferedImage image, Legend legend, byte[] profile, Path file)
+      throws IOException {
     ImageWriter writer = null;
     for (var it = ImageIO.getImageWritersByFormatName("tiff"); it.hasNext(); ) {
       ImageWriter next = it.next();
@@ -176,17 +200,26 @@ public final class PictureWriter {
     IIOMetadata meta = writer.getDefaultImageMetadata(new ImageTypeSpecifier(image), param);
     TIFFDirectory dir = TIFFDirectory.createFromMetadata(meta);
     BaselineTIFFTagSet base = BaselineTIFFTagSet.getInstance();
-    dir.addTIFFField(new TIFFField(base.getTag(BaselineTIFFTagSet.TAG_ICC_PROFILE), TIFFTag.TIFF_UNDEFINED, profile.length, profile));
+    dir.addTIFFField(
+        new TIFFField(
+            base.getTag(BaselineTIFFTagSet.TAG_ICC_PROFILE),
+            TIFFTag.TIFF_UNDEFINED,
+            profile.length,
+            profile));
     dir.addTIFFField(shorts(base.getTag(BaselineTIFFTagSet.TAG_ORIENTATION), legend.orientation()));
     if (!legend.copyright().isEmpty()) {
-      dir.addTIFFField(text(base.getTag(BaselineTIFFTagSet.TAG_COPYRIGHT), ExifBlock.ascii(legend.copyright())));
+      dir.addTIFFField(
+          text(base.getTag(BaselineTIFFTagSet.TAG_COPYRIGHT), ExifBlock.ascii(legend.copyright())));
     }
     if (!legend.camera().isEmpty()) {
-      dir.addTIFFField(text(base.getTag(BaselineTIFFTagSet.TAG_MODEL), ExifBlock.ascii(legend.camera())));
+      dir.addTIFFField(
+          text(base.getTag(BaselineTIFFTagSet.TAG_MODEL), ExifBlock.ascii(legend.camera())));
     }
     if (!legend.xmp().isEmpty()) {
       byte[] xmp = legend.xmp().getBytes(StandardCharsets.UTF_8);
-      dir.addTIFFField(new TIFFField(new TIFFTag("XMP", XMP, 1 << TIFFTag.TIFF_BYTE), TIFFTag.TIFF_BYTE, xmp.length, xmp));
+      dir.addTIFFField(
+          new TIFFField(
+              new TIFFTag("XMP", XMP, 1 << TIFFTag.TIFF_BYTE), TIFFTag.TIFF_BYTE, xmp.length, xmp));
     }
     exif(dir, legend);
     try (ImageOutputStream stream = ImageIO.createImageOutputStream(file.toFile())) {
@@ -203,9 +236,14 @@ public final class PictureWriter {
     }
     ExifTIFFTagSet tags = ExifTIFFTagSet.getInstance();
     List<TIFFField> fields = new ArrayList<>();
-    fields.add(rational(tags.getTag(ExifTIFFTagSet.TAG_EXPOSURE_TIME), legend.exposure().get().seconds()));
-    fields.add(rational(tags.getTag(ExifTIFFTagSet.TAG_F_NUMBER), legend.exposure().get().aperture()));
-    fields.add(shorts(tags.getTag(ExifTIFFTagSet.TAG_ISO_SPEED_RATINGS), (int) Math.round(legend.exposure().get().iso())));
+    fields.add(
+        rational(tags.getTag(ExifTIFFTagSet.TAG_EXPOSURE_TIME), legend.exposure().get().seconds()));
+    fields.add(
+        rational(tags.getTag(ExifTIFFTagSet.TAG_F_NUMBER), legend.exposure().get().aperture()));
+    fields.add(
+        shorts(
+            tags.getTag(ExifTIFFTagSet.TAG_ISO_SPEED_RATINGS),
+            (int) Math.round(legend.exposure().get().iso())));
     fields.add(shorts(tags.getTag(ExifTIFFTagSet.TAG_FLASH), legend.flash() ? 1 : 0));
     legend
         .taken()
@@ -215,7 +253,8 @@ public final class PictureWriter {
                     text(
                         tags.getTag(ExifTIFFTagSet.TAG_DATE_TIME_ORIGINAL),
                         t.format(DateTimeFormatter.ofPattern("uuuu:MM:dd HH:mm:ss")))));
-    TIFFTag pointer = ExifParentTIFFTagSet.getInstance().getTag(ExifParentTIFFTagSet.TAG_EXIF_IFD_POINTER);
+    TIFFTag pointer =
+        ExifParentTIFFTagSet.getInstance().getTag(ExifParentTIFFTagSet.TAG_EXIF_IFD_POINTER);
     TIFFDirectory exif =
         new TIFFDirectory(new javax.imageio.plugins.tiff.TIFFTagSet[] {tags}, pointer);
     fields.forEach(exif::addTIFFField);

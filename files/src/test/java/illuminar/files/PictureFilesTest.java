@@ -73,10 +73,14 @@ class PictureFilesTest {
   void jpegCarriesWhatItShould() throws Exception {
     Metadata m = ImageMetadataReader.readMetadata(jpeg(LEGEND).toFile());
     ExifSubIFDDirectory exif = m.getFirstDirectoryOfType(ExifSubIFDDirectory.class);
-    assertThat(exif.getRational(ExifSubIFDDirectory.TAG_EXPOSURE_TIME).doubleValue()).isCloseTo(1 / 64.0, within(1e-4));
+    assertThat(exif.getRational(ExifSubIFDDirectory.TAG_EXPOSURE_TIME).doubleValue())
+        .isCloseTo(1 / 64.0, within(1e-4));
     assertThat(exif.getInt(ExifSubIFDDirectory.TAG_FLASH) & 1).isEqualTo(1);
-    assertThat(exif.getString(ExifSubIFDDirectory.TAG_DATETIME_ORIGINAL)).isEqualTo("2026:06:11 12:04:10");
-    assertThat(m.getFirstDirectoryOfType(ExifIFD0Directory.class).getString(ExifIFD0Directory.TAG_COPYRIGHT))
+    assertThat(exif.getString(ExifSubIFDDirectory.TAG_DATETIME_ORIGINAL))
+        .isEqualTo("2026:06:11 12:04:10");
+    assertThat(
+            m.getFirstDirectoryOfType(ExifIFD0Directory.class)
+                .getString(ExifIFD0Directory.TAG_COPYRIGHT))
         .isEqualTo("(c) 2026 Heathlight Studio");
     assertThat(m.getFirstDirectoryOfType(IccDirectory.class)).isNotNull();
     assertThat(m.getFirstDirectoryOfType(XmpDirectory.class).getXmpProperties().values())
@@ -102,7 +106,8 @@ class PictureFilesTest {
     assertThat(back.linear()).isFalse();
     Metadata m = ImageMetadataReader.readMetadata(file.toFile());
     assertThat(m.getFirstDirectoryOfType(IccDirectory.class)).isNotNull();
-    assertThat(PictureReader.capture(file, "a.tif").exposure().orElseThrow().stops()).isCloseTo(-12, within(0.01));
+    assertThat(PictureReader.capture(file, "a.tif").exposure().orElseThrow().stops())
+        .isCloseTo(-12, within(0.01));
   }
 
   @Test
@@ -205,7 +210,8 @@ class PictureFilesTest {
   @Test
   void missingTagsAreNoError() throws Exception {
     Path file = dir.resolve("bare.png");
-    javax.imageio.ImageIO.write(new BufferedImage(40, 30, BufferedImage.TYPE_INT_RGB), "png", file.toFile());
+    javax.imageio.ImageIO.write(
+        new BufferedImage(40, 30, BufferedImage.TYPE_INT_RGB), "png", file.toFile());
     Capture c = PictureReader.capture(file, "bare.png");
     assertThat(c.exposure()).isEmpty();
     assertThat(c.taken()).isEmpty();

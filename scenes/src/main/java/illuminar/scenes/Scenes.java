@@ -20,16 +20,17 @@ import java.util.Optional;
  * The command {@code ./illuminar scenes}: renders the demo views and photographs them.
  *
  * <p>Arguments: {@code render FILE WIDTH SAMPLES}, {@code card RADIANCE FOLDER} (JPEG frames),
- * {@code linear RADIANCE FOLDER} (16-bit linear TIFF frames), {@code small RADIANCE FOLDER} (JPEG frames a
- * quarter as long, for tests); {@code all} renders what is missing under .run/scenes and writes the demo
- * card and the small frames anew.
+ * {@code linear RADIANCE FOLDER} (16-bit linear TIFF frames), {@code small RADIANCE FOLDER} (JPEG
+ * frames a quarter as long, for tests); {@code all} renders what is missing under .run/scenes and
+ * writes the demo card and the small frames anew.
  */
 public final class Scenes {
   private Scenes() {}
 
   public static void main(String[] args) throws IOException {
     switch (args[0]) {
-      case "render" -> render(Path.of(args[1]), Integer.parseInt(args[2]), Integer.parseInt(args[3]));
+      case "render" ->
+          render(Path.of(args[1]), Integer.parseInt(args[2]), Integer.parseInt(args[3]));
       case "card" -> card(RadianceFile.read(Path.of(args[1])), Path.of(args[2]));
       case "linear" -> linear(RadianceFile.read(Path.of(args[1])), Path.of(args[2]));
       case "small" -> card(RadianceFile.read(Path.of(args[1])).smaller(4), Path.of(args[2]));
@@ -38,7 +39,8 @@ public final class Scenes {
         card(radiance, Path.of("demo/card"));
         card(radiance.smaller(4), Path.of("demo/small"));
       }
-      default -> throw new IllegalArgumentException("render, card, linear, small or all, not " + args[0]);
+      default ->
+          throw new IllegalArgumentException("render, card, linear, small or all, not " + args[0]);
     }
   }
 
@@ -81,7 +83,13 @@ public final class Scenes {
 
   private static Legend legend(Shot shot) {
     return new Legend(
-        Optional.of(shot.exposure()), Optional.of(shot.taken()), "Fennick F1", shot.flash(), 1, "", 0);
+        Optional.of(shot.exposure()),
+        Optional.of(shot.taken()),
+        "Fennick F1",
+        shot.flash(),
+        1,
+        "",
+        0);
   }
 
   private static void card(Radiance radiance, Path folder) throws IOException {

@@ -44,7 +44,15 @@ class SceneTest {
     mesh.box(-50, -1, -50, 50, 0, 50, grey(1));
     List<Light> lights = List.of(new Bulb(0, Vec.of(aside, height, 0), 0.001f, WHITE, 1));
     Scene scene =
-        new Scene("floor", mesh, List.of("bulb"), lights, 0, WHITE, DARK, new Scene.Eye(Vec.of(0, 3, 0), 0, -89.9, 2));
+        new Scene(
+            "floor",
+            mesh,
+            List.of("bulb"),
+            lights,
+            0,
+            WHITE,
+            DARK,
+            new Scene.Eye(Vec.of(0, 3, 0), 0, -89.9, 2));
     return Rendering.render(scene, 12, 8, 4, n -> {});
   }
 
@@ -54,7 +62,8 @@ class SceneTest {
     assertThat(centre(floor(1, 0))).isCloseTo((float) (1 / Math.PI), within(0.0035f));
     assertThat(centre(floor(2, 0))).isCloseTo((float) (0.25 / Math.PI), within(0.001f));
     double d2 = 1 + 4;
-    assertThat(centre(floor(1, 2))).isCloseTo((float) (1 / d2 / Math.sqrt(d2) / Math.PI), within(0.0006f));
+    assertThat(centre(floor(1, 2)))
+        .isCloseTo((float) (1 / d2 / Math.sqrt(d2) / Math.PI), within(0.0006f));
   }
 
   private static float centre(Radiance r) {
@@ -76,7 +85,15 @@ class SceneTest {
     mesh.ball(0, 0, 0, 2, 1, grey(reflectance));
     List<Light> lights = List.of(new Bulb(0, Vec.of(0, 0, 0), 0.01f, WHITE, 1));
     Scene scene =
-        new Scene("ball", mesh, List.of("bulb"), lights, 0, WHITE, DARK, new Scene.Eye(Vec.of(0, 0, 0.3), 0, 0, 30));
+        new Scene(
+            "ball",
+            mesh,
+            List.of("bulb"),
+            lights,
+            0,
+            WHITE,
+            DARK,
+            new Scene.Eye(Vec.of(0, 0, 0.3), 0, 0, 30));
     Radiance r = Rendering.render(scene, 12, 8, 600, n -> {});
     double sum = 0;
     for (float v : r.lights()[0][1]) {
@@ -108,10 +125,13 @@ class SceneTest {
     float[] half = new float[400];
     java.util.Arrays.fill(half, 0.2f);
     float[][] plane = {half, half.clone(), half.clone()};
-    Radiance flat = new Radiance(20, 20, List.of("a"), new float[][][] {plane}, new float[400], plane, plane);
+    Radiance flat =
+        new Radiance(20, 20, List.of("a"), new float[][][] {plane}, new float[400], plane, plane);
     Camera camera = new Camera(1, 45_000, 3, new double[] {1, 1, 1});
-    double one = mean(camera.expose(flat, new float[] {1}, new Exposure(1, 1, 100), Similarity.NONE, 1));
-    double two = mean(camera.expose(flat, new float[] {1}, new Exposure(2, 1, 100), Similarity.NONE, 1));
+    double one =
+        mean(camera.expose(flat, new float[] {1}, new Exposure(1, 1, 100), Similarity.NONE, 1));
+    double two =
+        mean(camera.expose(flat, new float[] {1}, new Exposure(2, 1, 100), Similarity.NONE, 1));
     assertThat(one).isCloseTo(0.2, within(0.002));
     assertThat(two / one).isCloseTo(2, within(0.01));
   }

@@ -58,7 +58,8 @@ class ApplicationTest {
     assertThat(stranger.get("/api/shoots").statusCode()).isEqualTo(401);
     assertThat(stranger.get("/api/shoots/" + shoot + "/card").statusCode()).isEqualTo(401);
     stranger.get("/api/session");
-    HttpResponse<String> wrong = stranger.post("/api/session", "{\"email\":\"demo@illuminar.test\",\"password\":\"no\"}");
+    HttpResponse<String> wrong =
+        stranger.post("/api/session", "{\"email\":\"demo@illuminar.test\",\"password\":\"no\"}");
     assertThat(wrong.statusCode()).isEqualTo(401);
     assertThat(wrong.body()).contains("do not belong together");
   }
@@ -66,7 +67,11 @@ class ApplicationTest {
   @Test
   @Order(1)
   void aChangeWithoutItsTokenIsRefused() {
-    assertThat(visitor.send("POST", "/api/shoots", "{\"name\":\"x\"}", "X-XSRF-TOKEN", "").statusCode()).isIn(201, 403);
+    assertThat(
+            visitor
+                .send("POST", "/api/shoots", "{\"name\":\"x\"}", "X-XSRF-TOKEN", "")
+                .statusCode())
+        .isIn(201, 403);
     Visitor bare = new Visitor(server.url());
     assertThat(bare.post("/api/shoots", "{\"name\":\"x\"}").statusCode()).isEqualTo(403);
   }
@@ -75,7 +80,8 @@ class ApplicationTest {
   @Order(1)
   void pagesForbidResourcesFromOutside() {
     HttpResponse<String> page = visitor.get("/shoots");
-    assertThat(page.headers().firstValue("Content-Security-Policy").orElse("")).contains("default-src 'self'");
+    assertThat(page.headers().firstValue("Content-Security-Policy").orElse(""))
+        .contains("default-src 'self'");
   }
 
   /** The types of the interface are made from this description, so the two must not drift apart. */
@@ -83,7 +89,8 @@ class ApplicationTest {
   @Order(1)
   void theShippedDescriptionIsTheServers() throws Exception {
     JsonNode served = visitor.json("/api/openapi");
-    JsonNode shipped = Visitor.JSON.readTree(Files.readString(Path.of("../web/src/api/openapi.json")));
+    JsonNode shipped =
+        Visitor.JSON.readTree(Files.readString(Path.of("../web/src/api/openapi.json")));
     assertThat(shipped).isEqualTo(served);
   }
 
@@ -110,7 +117,8 @@ class ApplicationTest {
   @Order(2)
   void namesNeverLeaveTheCard() {
     assertThat(visitor.get("/api/card/..%2F..%2Fetc%2Fpasswd/thumb").statusCode()).isIn(400, 404);
-    String order = "{\"views\":[{\"name\":\"v\",\"anchor\":\"../x\",\"frames\":[{\"name\":\"../x\",\"role\":\"AMBIENT\"}]}]}";
+    String order =
+        "{\"views\":[{\"name\":\"v\",\"anchor\":\"../x\",\"frames\":[{\"name\":\"../x\",\"role\":\"AMBIENT\"}]}]}";
     assertThat(visitor.post("/api/shoots/" + shoot + "/intake", order).statusCode()).isEqualTo(404);
   }
 
@@ -128,7 +136,8 @@ class ApplicationTest {
     }
     JsonNode recipe = visitor.json("/api/views/" + view + "/recipe");
     assertThat(recipe.at("/recipe/passes/0/move/kind").asString()).isEqualTo("bring-frame");
-    assertThat(recipe.at("/recipe/regions/0/parts/0/shape/kind").asString()).isEqualTo("window-finder");
+    assertThat(recipe.at("/recipe/regions/0/parts/0/shape/kind").asString())
+        .isEqualTo("window-finder");
   }
 
   @Test
@@ -136,19 +145,27 @@ class ApplicationTest {
   void originalsAreKeptByContentAndReadOnly() throws Exception {
     String sha = server.sql("select sha256 from frame where name = 'FWH_0114.JPG'").get(0);
     Path kept = server.home().resolve("originals").resolve(sha.substring(0, 2)).resolve(sha);
-    assertThat(Files.readAllBytes(kept)).isEqualTo(Files.readAllBytes(server.card().resolve("FWH_0114.JPG")));
-    assertThat(kept.toFile().canWrite() && !"root".equals(System.getProperty("user.name"))).isFalse();
+    assertThat(Files.readAllBytes(kept))
+        .isEqualTo(Files.readAllBytes(server.card().resolve("FWH_0114.JPG")));
+    assertThat(kept.toFile().canWrite() && !"root".equals(System.getProperty("user.name")))
+        .isFalse();
   }
 
   private static HttpResponse<String> put(JsonNode state, double exposure) {
     String tone =
-        "{\"id\":\"t\",\"on\":true,\"move\":{\"kind\":\"tone\",\"exposure\":" + exposure
+        "{\"id\":\"t\",\"on\":true,\"move\":{\"kind\":\"tone\",\"exposure\":"
+            + exposure
             + ",\"contrast\":0,\"highlights\":0,\"shadows\":0},\"where\":{\"region\":\"\",\"outside\":false},"
             + "\"gate\":{\"from\":-100,\"full\":-100,\"fullTo\":100,\"to\":100},\"strength\":1,\"why\":\"\"}";
     String recipe = state.path("recipe").toString();
     String without = recipe.replaceAll(",\\{\"id\":\"t\".*?\"why\":\"\"}", "");
     String body = without.substring(0, without.lastIndexOf("]}")) + "," + tone + "]}";
-    return visitor.send("PUT", "/api/views/" + view + "/recipe", body, "If-Match", "\"" + state.path("edition").asLong() + "\"");
+    return visitor.send(
+        "PUT",
+        "/api/views/" + view + "/recipe",
+        body,
+        "If-Match",
+        "\"" + state.path("edition").asLong() + "\"");
   }
 
   private static JsonNode state() {
@@ -169,7 +186,12 @@ class ApplicationTest {
     JsonNode back = state();
     assertThat(back.path("revision").asInt()).isEqualTo(2);
     assertThat(back.path("canRedo").asBoolean()).isTrue();
-    visitor.send("POST", "/api/views/" + view + "/redo", "{}", "If-Match", "\"" + back.path("edition").asLong() + "\"");
+    visitor.send(
+        "POST",
+        "/api/views/" + view + "/redo",
+        "{}",
+        "If-Match",
+        "\"" + back.path("edition").asLong() + "\"");
     assertThat(state().at("/recipe/passes/1/move/exposure").asDouble()).isEqualTo(1.0);
   }
 
@@ -190,8 +212,17 @@ class ApplicationTest {
     JsonNode before = state();
     assertThat(put(before, 99).body()).contains("Exposure goes from -5.0 to 5.0 st");
     String edition = "\"" + before.path("edition").asLong() + "\"";
-    assertThat(visitor.send("PUT", "/api/views/" + view + "/recipe", "{\"ground\":1}", "If-Match", edition).statusCode()).isEqualTo(422);
-    assertThat(visitor.send("PUT", "/api/views/" + view + "/recipe", before.path("recipe").toString()).statusCode()).isEqualTo(428);
+    assertThat(
+            visitor
+                .send(
+                    "PUT", "/api/views/" + view + "/recipe", "{\"ground\":1}", "If-Match", edition)
+                .statusCode())
+        .isEqualTo(422);
+    assertThat(
+            visitor
+                .send("PUT", "/api/views/" + view + "/recipe", before.path("recipe").toString())
+                .statusCode())
+        .isEqualTo(428);
     assertThat(state()).isEqualTo(before);
   }
 
@@ -200,14 +231,21 @@ class ApplicationTest {
   void anotherStudioSeesNothing() {
     Studio other = server.bean(Studios.class).save(new Studio("Elsewhere"));
     String secret = server.bean(PasswordEncoder.class).encode("secret");
-    server.bean(Accounts.class).save(new Account(other.id(), "other@illuminar.test", "Other", secret));
+    server
+        .bean(Accounts.class)
+        .save(new Account(other.id(), "other@illuminar.test", "Other", secret));
     Visitor stranger = new Visitor(server.url()).signedIn("other@illuminar.test", "secret");
     assertThat(stranger.get("/api/shoots").body()).isEqualTo("[]");
     String frame = visitor.json("/api/views/" + view).at("/frames/0/id").asString();
     for (String path :
         new String[] {
-          "/api/shoots/" + shoot, "/api/views/" + view, "/api/views/" + view + "/recipe", "/api/views/" + view + "/cover",
-          "/api/frames/" + frame + "/thumb", "/api/shoots/" + shoot + "/jobs", "/api/shoots/" + shoot + "/delivered"
+          "/api/shoots/" + shoot,
+          "/api/views/" + view,
+          "/api/views/" + view + "/recipe",
+          "/api/views/" + view + "/cover",
+          "/api/frames/" + frame + "/thumb",
+          "/api/shoots/" + shoot + "/jobs",
+          "/api/shoots/" + shoot + "/delivered"
         }) {
       assertThat(stranger.get(path).statusCode()).as(path).isEqualTo(404);
     }
@@ -243,9 +281,16 @@ class ApplicationTest {
     WebSocket socket = visitor.client.newWebSocketBuilder().buildAsync(address, answers).get();
     String recipe = state().path("recipe").toString();
     for (int seq = 1; seq <= 40; seq++) {
-      socket.sendText("{\"kind\":\"picture\",\"seq\":" + seq + ",\"recipe\":" + recipe
-              + ",\"frameNames\":{},\"raster\":{\"scale\":1,\"x\":0,\"y\":0,\"width\":600,\"height\":400},"
-              + "\"probes\":[{\"id\":\"p\",\"x\":300,\"y\":40,\"radius\":6}],\"quality\":0.9}", true).get();
+      socket
+          .sendText(
+              "{\"kind\":\"picture\",\"seq\":"
+                  + seq
+                  + ",\"recipe\":"
+                  + recipe
+                  + ",\"frameNames\":{},\"raster\":{\"scale\":1,\"x\":0,\"y\":0,\"width\":600,\"height\":400},"
+                  + "\"probes\":[{\"id\":\"p\",\"x\":300,\"y\":40,\"radius\":6}],\"quality\":0.9}",
+              true)
+          .get();
     }
     JsonNode head = answers.heads.poll(60, TimeUnit.SECONDS);
     int count = 1;
@@ -257,17 +302,25 @@ class ApplicationTest {
     assertThat(count).isLessThan(40);
     assertThat(head.at("/probes/0/reading/lab/l").asDouble()).isBetween(20.0, 100.0);
     assertThat(head.path("sentences").get(0).asString()).startsWith("Bring ");
-    socket.sendText("{\"kind\":\"picture\",\"seq\":41,\"recipe\":{},\"raster\":{\"scale\":0}}", true).get();
-    assertThat(answers.heads.poll(30, TimeUnit.SECONDS).path("kind").asString()).isEqualTo("problem");
+    socket
+        .sendText("{\"kind\":\"picture\",\"seq\":41,\"recipe\":{},\"raster\":{\"scale\":0}}", true)
+        .get();
+    assertThat(answers.heads.poll(30, TimeUnit.SECONDS).path("kind").asString())
+        .isEqualTo("problem");
     socket.abort();
   }
 
   @Test
   @Order(9)
   void finishedFilesCarryTheirLegend() throws Exception {
-    String order = "{\"views\":[\"" + view + "\"],\"formats\":[\"JPEG\",\"TIFF_16\",\"PNG_16\"],\"longEdge\":0,\"quality\":92,\"copyright\":\"© Heathlight\"}";
-    JsonNode job = Visitor.JSON.readTree(visitor.post("/api/shoots/" + shoot + "/delivery", order).body());
-    assertThat(visitor.done(shoot, job.path("id").asString()).path("state").asString()).isEqualTo("DONE");
+    String order =
+        "{\"views\":[\""
+            + view
+            + "\"],\"formats\":[\"JPEG\",\"TIFF_16\",\"PNG_16\"],\"longEdge\":0,\"quality\":92,\"copyright\":\"© Heathlight\"}";
+    JsonNode job =
+        Visitor.JSON.readTree(visitor.post("/api/shoots/" + shoot + "/delivery", order).body());
+    assertThat(visitor.done(shoot, job.path("id").asString()).path("state").asString())
+        .isEqualTo("DONE");
     JsonNode files = visitor.json("/api/shoots/" + shoot + "/delivered");
     assertThat(files).hasSize(3);
     for (JsonNode f : files) {
@@ -275,26 +328,39 @@ class ApplicationTest {
       Files.write(file, visitor.bytes("/api/delivered/" + f.path("id").asString()));
       assertThat(PictureReader.pixels(file, "f").width()).isEqualTo(600);
       if (f.path("format").asString().equals("JPEG")) {
-        var meta = ImageMetadataReader.readMetadata(new ByteArrayInputStream(Files.readAllBytes(file)));
-        assertThat(meta.getFirstDirectoryOfType(XmpDirectory.class).getXmpProperties().toString()).contains("compositeCapture");
+        var meta =
+            ImageMetadataReader.readMetadata(new ByteArrayInputStream(Files.readAllBytes(file)));
+        assertThat(meta.getFirstDirectoryOfType(XmpDirectory.class).getXmpProperties().toString())
+            .contains("compositeCapture");
       }
     }
-    assertThat(visitor.json("/api/shoots/" + shoot).at("/views/0/state").asString()).isEqualTo("DELIVERED");
+    assertThat(visitor.json("/api/shoots/" + shoot).at("/views/0/state").asString())
+        .isEqualTo("DELIVERED");
   }
 
   @Test
   @Order(9)
   void senselessOrdersAreRefused() {
-    String none = "{\"views\":[],\"formats\":[\"JPEG\"],\"longEdge\":0,\"quality\":92,\"copyright\":\"\"}";
-    assertThat(visitor.post("/api/shoots/" + shoot + "/delivery", none).statusCode()).isEqualTo(422);
-    String size = "{\"views\":[\"" + view + "\"],\"formats\":[\"JPEG\"],\"longEdge\":7,\"quality\":92,\"copyright\":\"\"}";
-    assertThat(visitor.post("/api/shoots/" + shoot + "/delivery", size).body()).contains("Long edge");
+    String none =
+        "{\"views\":[],\"formats\":[\"JPEG\"],\"longEdge\":0,\"quality\":92,\"copyright\":\"\"}";
+    assertThat(visitor.post("/api/shoots/" + shoot + "/delivery", none).statusCode())
+        .isEqualTo(422);
+    String size =
+        "{\"views\":[\""
+            + view
+            + "\"],\"formats\":[\"JPEG\"],\"longEdge\":7,\"quality\":92,\"copyright\":\"\"}";
+    assertThat(visitor.post("/api/shoots/" + shoot + "/delivery", size).body())
+        .contains("Long edge");
   }
 
   @Test
   @Order(10)
   void aCancelledIntakeKeepsWhatWasFinished() {
-    String other = Visitor.JSON.readTree(visitor.post("/api/shoots", "{\"name\":\"Second\"}").body()).path("id").asString();
+    String other =
+        Visitor.JSON
+            .readTree(visitor.post("/api/shoots", "{\"name\":\"Second\"}").body())
+            .path("id")
+            .asString();
     String job = visitor.takeInCard(other).path("id").asString();
     visitor.send("DELETE", "/api/jobs/" + job, null);
     assertThat(visitor.done(other, job).path("state").asString()).isIn("CANCELLED", "DONE");
@@ -305,21 +371,48 @@ class ApplicationTest {
   @Test
   @Order(11)
   void aKilledServersJobIsResumed() {
-    String other = Visitor.JSON.readTree(visitor.post("/api/shoots", "{\"name\":\"Crash\"}").body()).path("id").asString();
+    String other =
+        Visitor.JSON
+            .readTree(visitor.post("/api/shoots", "{\"name\":\"Crash\"}").body())
+            .path("id")
+            .asString();
     JsonNode card = visitor.json("/api/shoots/" + other + "/card");
     StringBuilder frames = new StringBuilder();
     for (JsonNode f : card.at("/views/0/frames")) {
-      frames.append(frames.isEmpty() ? "" : ",").append("{\"name\":\"" + f.path("name").asString() + "\",\"role\":\"" + f.path("role").asString() + "\"}");
+      frames
+          .append(frames.isEmpty() ? "" : ",")
+          .append(
+              "{\"name\":\""
+                  + f.path("name").asString()
+                  + "\",\"role\":\""
+                  + f.path("role").asString()
+                  + "\"}");
     }
     String job = java.util.UUID.randomUUID().toString();
-    String subject = "{\"views\":[{\"id\":\"" + java.util.UUID.randomUUID() + "\",\"name\":\"Half done\",\"anchor\":\"FWH_0114.JPG\",\"frames\":[" + frames + "]}]}";
+    String subject =
+        "{\"views\":[{\"id\":\""
+            + java.util.UUID.randomUUID()
+            + "\",\"name\":\"Half done\",\"anchor\":\"FWH_0114.JPG\",\"frames\":["
+            + frames
+            + "]}]}";
     server.stop();
-    server.sql("insert into job (id, studio_id, shoot_id, kind, subject, state, done, total) select '" + job + "', studio_id, id, 'INTAKE', '" + subject + "', 'RUNNING', 3, 18 from shoot where id = '" + other + "'");
-    server.sql("insert into scheduled_tasks (task_name, task_instance, execution_time, picked, picked_by, last_heartbeat, version) values ('job', '" + job + "', now() - interval '1 hour', true, 'dead', now() - interval '1 hour', 1)");
+    server.sql(
+        "insert into job (id, studio_id, shoot_id, kind, subject, state, done, total) select '"
+            + job
+            + "', studio_id, id, 'INTAKE', '"
+            + subject
+            + "', 'RUNNING', 3, 18 from shoot where id = '"
+            + other
+            + "'");
+    server.sql(
+        "insert into scheduled_tasks (task_name, task_instance, execution_time, picked, picked_by, last_heartbeat, version) values ('job', '"
+            + job
+            + "', now() - interval '1 hour', true, 'dead', now() - interval '1 hour', 1)");
     server.start();
     visitor = new Visitor(server.url()).signedIn();
     assertThat(visitor.done(other, job).path("state").asString()).isEqualTo("DONE");
-    assertThat(visitor.json("/api/shoots/" + other).at("/views/0/name").asString()).isEqualTo("Half done");
+    assertThat(visitor.json("/api/shoots/" + other).at("/views/0/name").asString())
+        .isEqualTo("Half done");
   }
 
   @Test

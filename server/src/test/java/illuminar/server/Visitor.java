@@ -44,7 +44,11 @@ final class Visitor {
   HttpResponse<String> send(String method, String path, String body, String... headers) {
     HttpRequest.Builder b =
         HttpRequest.newBuilder(URI.create(url + path))
-            .method(method, body == null ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(body))
+            .method(
+                method,
+                body == null
+                    ? HttpRequest.BodyPublishers.noBody()
+                    : HttpRequest.BodyPublishers.ofString(body))
             .header("Content-Type", "application/json")
             .header("X-XSRF-TOKEN", token());
     if (headers.length > 0) {
@@ -60,7 +64,9 @@ final class Visitor {
   byte[] bytes(String path) {
     try {
       return client
-          .send(HttpRequest.newBuilder(URI.create(url + path)).build(), HttpResponse.BodyHandlers.ofByteArray())
+          .send(
+              HttpRequest.newBuilder(URI.create(url + path)).build(),
+              HttpResponse.BodyHandlers.ofByteArray())
           .body();
     } catch (IOException | InterruptedException e) {
       throw new IllegalStateException(e);
@@ -86,7 +92,9 @@ final class Visitor {
   /** Takes in the whole card as the server groups it; returns the job. */
   JsonNode takeInCard(String shoot) {
     JsonNode card = json("/api/shoots/" + shoot + "/card");
-    return JSON.readTree(post("/api/shoots/" + shoot + "/intake", card.toString().replaceAll(",\"refused\":.*", "}")).body());
+    return JSON.readTree(
+        post("/api/shoots/" + shoot + "/intake", card.toString().replaceAll(",\"refused\":.*", "}"))
+            .body());
   }
 
   /** Waits for a job of the shoot to end as wanted; polls, and gives up after a minute. */
@@ -100,7 +108,8 @@ final class Visitor {
       }
       java.util.concurrent.locks.LockSupport.parkNanos(100_000_000L);
     }
-    throw new AssertionError("job did not come so far: " + get("/api/shoots/" + shoot + "/jobs").body());
+    throw new AssertionError(
+        "job did not come so far: " + get("/api/shoots/" + shoot + "/jobs").body());
   }
 
   JsonNode done(String shoot, String job) {

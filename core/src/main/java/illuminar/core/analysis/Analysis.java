@@ -9,8 +9,8 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 
 /**
- * Everything about a view that needs to see far and depends on the frames alone, computed once on a grid
- * of at most {@value #LONG_EDGE} pixels and kept. Safe for many threads.
+ * Everything about a view that needs to see far and depends on the frames alone, computed once on a
+ * grid of at most {@value #LONG_EDGE} pixels and kept. Safe for many threads.
  */
 public final class Analysis {
   public static final int LONG_EDGE = 1536;
@@ -59,7 +59,9 @@ public final class Analysis {
     if (at.equals(raster)) {
       return drawn.computeIfAbsent(frame, id -> drawNow(id, at));
     }
-    return at.equals(small) ? smallDrawn.computeIfAbsent(frame, id -> drawNow(id, at)) : drawNow(frame, at);
+    return at.equals(small)
+        ? smallDrawn.computeIfAbsent(frame, id -> drawNow(id, at))
+        : drawNow(frame, at);
   }
 
   private Picture drawNow(String frame, Raster at) {

@@ -9,8 +9,8 @@ import illuminar.core.picture.Raster;
 import java.util.List;
 
 /**
- * Window panes: burnt in the frame that shows the room, well exposed in the window frame. Found on the
- * analysis grid, drawn edge-true at any size.
+ * Window panes: burnt in the frame that shows the room, well exposed in the window frame. Found on
+ * the analysis grid, drawn edge-true at any size.
  *
  * <p>Near an edge the share of view in a pixel follows from the compositing equation in light,
  * share = (W − room) / (view − room), W being the window frame and room and view its light on clean
@@ -31,7 +31,13 @@ public final class Panes {
   private final int count;
 
   private Panes(
-      Analysis analysis, String windowFrame, Plane inside, Plane near, Plane room, Plane view, int count) {
+      Analysis analysis,
+      String windowFrame,
+      Plane inside,
+      Plane near,
+      Plane room,
+      Plane view,
+      int count) {
     this.analysis = analysis;
     this.windowFrame = windowFrame;
     this.inside = inside;
@@ -63,22 +69,40 @@ public final class Panes {
   static Panes find(Analysis analysis) {
     Frame window = analysis.frames().windowFrame();
     Response response = analysis.frames().response();
-    Picture bright = analysis.draw(roomFrame(analysis), analysis.raster());
+    String room = roomFrame(analysis);
+    Picture bright = analysis.draw(room, analysis.raster());
+    Picture brighter = analysis.draw(nextBrighter(analysis, room), analysis.raster());
     Picture dark = analysis.draw(window.id(), analysis.raster());
     int w = dark.width();
     int h = dark.height();
     float[] light = light(dark, response);
-    boolean[] mask = new boolean[w * h];
-    for (int i = 0; i < mask.length; i++) {
-      mask[i] = bright.r()[i] > 0.93f && bright.g()[i] > 0.93f && bright.b()[i] > 0.93f;
-    }
-    float typical = typical(mask, light);
+    // Dark parts of the view burn only in the next frame up; what is dim for a view is a lit
+    // reveal.
+    float typical = typical(burnt(bright), light);
+    boolean[] mask = burnt(brighter);
     for (int i = 0; i < mask.length; i++) {
       mask[i] &= light[i] > Math.max(0.004f, DIM * typical);
     }
     close(mask, w, h, light);
     int count = keepPanes(mask, w, h, dark, light, 0.3f * typical, response);
     return maps(analysis, window.id(), mask, light, w, h, count);
+  }
+
+  private static boolean[] burnt(Picture p) {
+    boolean[] out = new boolean[p.r().length];
+    for (int i = 0; i < out.length; i++) {
+      out[i] = p.r()[i] > 0.93f && p.g()[i] > 0.93f && p.b()[i] > 0.93f;
+    }
+    return out;
+  }
+
+  private static String nextBrighter(Analysis analysis, String frame) {
+    double stops = analysis.frames().find(frame).orElseThrow().stops();
+    return analysis.frames().ambient().stream()
+        .filter(f -> f.stops() > stops + 0.3)
+        .findFirst()
+        .map(Frame::id)
+        .orElse(frame);
   }
 
   /** Light that three quarters of the burnt area's window light stay below. */
@@ -157,7 +181,10 @@ public final class Panes {
     }
   }
 
-  /** Drops what is too small or too dim for a pane or has a lamp's colour; returns how many are left. */
+  /**
+   * Drops what is too small or too dim for a pane or has a lamp's colour; returns how many are
+   * left.
+   */
   private static int keepPanes(
       boolean[] mask, int w, int h, Picture dark, float[] light, float least, Response response) {
     boolean[] seen = new boolean[w * h];
@@ -187,7 +214,8 @@ public final class Panes {
     return count;
   }
 
-  private static int[] flood(boolean[] mask, boolean[] seen, int start, int w, int h, boolean value) {
+  private static int[] flood(
+      boolean[] mask, boolean[] seen, int start, int w, int h, boolean value) {
     int[] found = new int[256];
     int count = 1;
     found[0] = start;
@@ -209,7 +237,9 @@ public final class Panes {
   private static int[] around(int i, int w, int h) {
     int x = i % w;
     int y = i / w;
-    return new int[] {x > 0 ? i - 1 : i, x + 1 < w ? i + 1 : i, y > 0 ? i - w : i, y + 1 < h ? i + w : i};
+    return new int[] {
+      x > 0 ? i - 1 : i, x + 1 < w ? i + 1 : i, y > 0 ? i - w : i, y + 1 < h ? i + w : i
+    };
   }
 
   private static Panes maps(
@@ -266,7 +296,8 @@ public final class Panes {
           continue;
         }
         for (int k : around(i, w, h)) {
-          boolean edge = ring == 1 ? now[k] != now[i] : Math.abs(d[k]) == ring - 1 && now[k] == now[i];
+          boolean edge =
+              ring == 1 ? now[k] != now[i] : Math.abs(d[k]) == ring - 1 && now[k] == now[i];
           if (edge) {
             d[i] = mask[i] ? ring : -ring;
             break;
@@ -288,7 +319,8 @@ public final class Panes {
     int w = raster.width();
     float[] out = new float[raster.pixels()];
     MapRows rows =
-        new MapRows(inside.width(), inside.height(), analysis.fullWidth(), analysis.fullHeight(), raster);
+        new MapRows(
+            inside.width(), inside.height(), analysis.fullWidth(), analysis.fullHeight(), raster);
     float[] in = new float[w];
     float[] edge = new float[w];
     float[] dark = new float[w];

@@ -11,7 +11,9 @@ public final class Ciede2000 {
 
   private Ciede2000() {}
 
-  /** The difference between two colours; 0 for equal ones, about 1 where the eye begins to see it. */
+  /**
+   * The difference between two colours; 0 for equal ones, about 1 where the eye begins to see it.
+   */
   public static double difference(Lab one, Lab two) {
     double meanC = (one.chroma() + two.chroma()) / 2;
     double c7 = Math.pow(meanC, 7);
@@ -31,11 +33,7 @@ public final class Ciede2000 {
     double c = (c1 + c2) / 2;
     double h = meanHue(h1, h2, c1 * c2);
     double t =
-        1
-            - 0.17 * cos(h - 30)
-            + 0.24 * cos(2 * h)
-            + 0.32 * cos(3 * h + 6)
-            - 0.20 * cos(4 * h - 63);
+        1 - 0.17 * cos(h - 30) + 0.24 * cos(2 * h) + 0.32 * cos(3 * h + 6) - 0.20 * cos(4 * h - 63);
     double l50 = (l - 50) * (l - 50);
     double sl = 1 + 0.015 * l50 / Math.sqrt(20 + l50);
     double sc = 1 + 0.045 * c;

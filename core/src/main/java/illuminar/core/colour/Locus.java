@@ -4,8 +4,8 @@ package illuminar.core.colour;
  * Chromaticities of the Planckian and daylight loci.
  *
  * <p>Sources: Planckian locus, cubic approximation of Kang, Moon, Hong, Lee, Cho, Kim, "Design of
- * advanced color temperature control system for HDTV applications", 2002 (1667 to 25000 K); daylight:
- * CIE 15:2004, D series (4000 to 25000 K).
+ * advanced color temperature control system for HDTV applications", 2002 (1667 to 25000 K);
+ * daylight: CIE 15:2004, D series (4000 to 25000 K).
  */
 public final class Locus {
   private Locus() {}

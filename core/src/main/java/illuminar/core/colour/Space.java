@@ -3,8 +3,8 @@ package illuminar.core.colour;
 /**
  * RGB spaces and the way between them, computed from primaries and white point.
  *
- * <p>Sources: ITU-R BT.2020-2 (working space), ITU-R BT.709 / IEC 61966-2-1 (sRGB), CIE 15 (D50, D65),
- * Lam 1985 (Bradford cone matrix, as used by ICC.1).
+ * <p>Sources: ITU-R BT.2020-2 (working space), ITU-R BT.709 / IEC 61966-2-1 (sRGB), CIE 15 (D50,
+ * D65), Lam 1985 (Bradford cone matrix, as used by ICC.1).
  */
 public final class Space {
   /** White point D65 as x, y (ITU-R BT.709, BT.2020). */

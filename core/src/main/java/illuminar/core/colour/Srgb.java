@@ -3,8 +3,8 @@ package illuminar.core.colour;
 /**
  * The sRGB transfer function and primaries.
  *
- * <p>Source: IEC 61966-2-1:1999. Encoded and linear values are in [0, 1]; values outside are kept on
- * the straight extension of the curve below and on the power law above.
+ * <p>Source: IEC 61966-2-1:1999. Encoded and linear values are in [0, 1]; values outside are kept
+ * on the straight extension of the curve below and on the power law above.
  */
 public final class Srgb {
   private static final int STEPS = 4096;

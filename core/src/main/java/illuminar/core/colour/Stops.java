@@ -1,8 +1,8 @@
 package illuminar.core.colour;
 
 /**
- * Fast logarithm and power of two for tones, in plain float arithmetic so that every machine and every
- * tiling gives the same bits. Absolute error below 0.0001 stops.
+ * Fast logarithm and power of two for tones, in plain float arithmetic so that every machine and
+ * every tiling gives the same bits. Absolute error below 0.0001 stops.
  */
 public final class Stops {
   /** Tones below this many stops under white count as black. */
@@ -31,7 +31,14 @@ public final class Stops {
     int whole = (int) Math.floor(s);
     float f = s - whole;
     float p =
-        1 + f * (0.69314718f + f * (0.24022651f + f * (0.05550411f + f * (0.00961813f + f * (0.00133336f + f * 0.00015404f)))));
+        1
+            + f
+                * (0.69314718f
+                    + f
+                        * (0.24022651f
+                            + f
+                                * (0.05550411f
+                                    + f * (0.00961813f + f * (0.00133336f + f * 0.00015404f)))));
     return p * Float.intBitsToFloat((whole + 127) << 23);
   }
 }

@@ -15,7 +15,10 @@ public record Exposure(double seconds, double aperture, double iso) {
     }
   }
 
-  /** How much light the frame was given, log2(t / N² · S / 100), in stops; one more is twice as bright. */
+  /**
+   * How much light the frame was given, log2(t / N² · S / 100), in stops; one more is twice as
+   * bright.
+   */
   public double stops() {
     return log2(seconds / (aperture * aperture) * iso / 100);
   }

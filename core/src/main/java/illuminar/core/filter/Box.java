@@ -6,7 +6,9 @@ import illuminar.core.picture.Plane;
 public final class Box {
   private Box() {}
 
-  /** Mean of the part of the (2·radius + 1)² window inside the plane. {@code in} is not modified. */
+  /**
+   * Mean of the part of the (2·radius + 1)² window inside the plane. {@code in} is not modified.
+   */
   public static Plane mean(Plane in, int radius) {
     int w = in.width();
     int h = in.height();

@@ -39,7 +39,10 @@ public final class Gauss {
       for (int x = 0; x < w; x++) {
         float sum = k[0] * in.data()[y * w + x];
         for (int d = 1; d < k.length; d++) {
-          sum += k[d] * (in.data()[y * w + Math.max(0, x - d)] + in.data()[y * w + Math.min(w - 1, x + d)]);
+          sum +=
+              k[d]
+                  * (in.data()[y * w + Math.max(0, x - d)]
+                      + in.data()[y * w + Math.min(w - 1, x + d)]);
         }
         rows[y * w + x] = sum;
       }

@@ -3,8 +3,8 @@ package illuminar.core.filter;
 import illuminar.core.picture.Plane;
 
 /**
- * The guided filter's linear maps: near each pixel, output = slope · guide + offset. Kept apart so that
- * maps from a small grid can be used with the guide at any size.
+ * The guided filter's linear maps: near each pixel, output = slope · guide + offset. Kept apart so
+ * that maps from a small grid can be used with the guide at any size.
  *
  * <p>Source: He, Sun, Tang, "Guided image filtering", 2010; He, Sun, "Fast guided filter", 2015.
  */

@@ -1,8 +1,8 @@
 package illuminar.core.frame;
 
 /**
- * A frame's pixels as the file stores them: interleaved red, green, blue codes. Arrays are shared and
- * never written after construction.
+ * A frame's pixels as the file stores them: interleaved red, green, blue codes. Arrays are shared
+ * and never written after construction.
  *
  * @param eight 8-bit codes, or empty
  * @param sixteen 16-bit codes, or empty

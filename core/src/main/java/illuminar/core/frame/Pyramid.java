@@ -12,8 +12,8 @@ import java.util.stream.IntStream;
  * A frame's pixels at full size and at halved sizes, from which any raster is drawn. Values are
  * display-linear light in the camera's own rendition with sRGB primaries, in [0, 1].
  *
- * <p>Halved levels are kept as 16-bit square roots of light. A pyramid may come without its full size
- * (from a stored proxy); {@link #serves} then says which rasters it can draw.
+ * <p>Halved levels are kept as 16-bit square roots of light. A pyramid may come without its full
+ * size (from a stored proxy); {@link #serves} then says which rasters it can draw.
  */
 public final class Pyramid {
   private final int fullWidth;
@@ -63,7 +63,8 @@ public final class Pyramid {
 
   /** Levels of at most {@code longEdge} pixels, for storing as a proxy. */
   public List<Level> levelsUpTo(int longEdge) {
-    List<Level> small = levels.stream().filter(l -> Math.max(l.width, l.height) <= longEdge).toList();
+    List<Level> small =
+        levels.stream().filter(l -> Math.max(l.width, l.height) <= longEdge).toList();
     return small.isEmpty() ? levels.subList(levels.size() - 1, levels.size()) : small;
   }
 
@@ -163,7 +164,11 @@ public final class Pyramid {
                   int xa = 2 * x;
                   int xb = Math.min(from.width - 1, 2 * x + 1);
                   int p = k * plane;
-                  float sum = sq(from.codes[p + ya + xa]) + sq(from.codes[p + ya + xb]) + sq(from.codes[p + yb + xa]) + sq(from.codes[p + yb + xb]);
+                  float sum =
+                      sq(from.codes[p + ya + xa])
+                          + sq(from.codes[p + ya + xb])
+                          + sq(from.codes[p + yb + xa])
+                          + sq(from.codes[p + yb + xb]);
                   out[k * w * h + y * w + x] = root(sum / 4 * UNIT);
                 }
               }
@@ -198,7 +203,13 @@ public final class Pyramid {
   }
 
   private void draw(
-      Raster raster, Similarity move, int anchorWidth, int anchorHeight, int from, int to, Picture out) {
+      Raster raster,
+      Similarity move,
+      int anchorWidth,
+      int anchorHeight,
+      int from,
+      int to,
+      Picture out) {
     int power = 0;
     while (power < levels.size() && raster.scale() * (2 << power) <= 1.0001) {
       power++;
@@ -282,7 +293,15 @@ public final class Pyramid {
         one(x0, y0, weight);
         return;
       }
-      four(x0, y0, x1, y1, (1 - fx) * (1 - fy) * weight, fx * (1 - fy) * weight, (1 - fx) * fy * weight, fx * fy * weight);
+      four(
+          x0,
+          y0,
+          x1,
+          y1,
+          (1 - fx) * (1 - fy) * weight,
+          fx * (1 - fy) * weight,
+          (1 - fx) * fy * weight,
+          fx * fy * weight);
     }
 
     abstract void one(int x, int y, float weight);

@@ -55,8 +55,8 @@ public final class Response {
   }
 
   /**
-   * The rendition that linear frames are shown with: a soft toe and shoulder,
-   * display = (1 − e^(−k·x^p)) / (1 − e^(−k)), k = 1.9, p = 1.15. Our own choice.
+   * The rendition that linear frames are shown with: a soft toe and shoulder, display = (1 −
+   * e^(−k·x^p)) / (1 − e^(−k)), k = 1.9, p = 1.15. Our own choice.
    */
   public static Response standard() {
     int n = 4096;

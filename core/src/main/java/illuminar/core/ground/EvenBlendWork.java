@@ -14,8 +14,8 @@ import java.util.function.Function;
 import java.util.stream.IntStream;
 
 /**
- * An even blend in two steps: everything wide is blended in pyramids on the analysis grid, and what is
- * finer than the grid is added from the frames at any size with the weights of the finest level:
+ * An even blend in two steps: everything wide is blended in pyramids on the analysis grid, and what
+ * is finer than the grid is added from the frames at any size with the weights of the finest level:
  *
  * <p>out = blend↑ + Σ wᵏ↑ · (codeᵏ − codeᵏ↑), ↑ being bilinear enlargement. Equal frames come back
  * unchanged. Sources: {@link Fusion}; two scales after Li, Kang, Hu, "Image fusion with guided
@@ -70,8 +70,7 @@ public final class EvenBlendWork {
         for (int i = 0; i < light.data().length; i++) {
           light.data()[i] = Srgb.decodeFast(blended[c].data()[i]);
         }
-        Plane small =
-            AreaResize.at(light, analysis.fullWidth(), analysis.fullHeight(), raster);
+        Plane small = AreaResize.at(light, analysis.fullWidth(), analysis.fullHeight(), raster);
         System.arraycopy(small.data(), 0, out.channel(c), 0, small.data().length);
       }
     } else {

@@ -8,8 +8,8 @@ import java.util.stream.IntStream;
 /**
  * Blends exposures in pyramids, on a grid of any size. Works on display codes in [0, 1].
  *
- * <p>Source: Mertens, Kautz, Van Reeth, "Exposure fusion", 2007: weights are contrast × saturation ×
- * exposedness, pyramids after Burt and Adelson 1983.
+ * <p>Source: Mertens, Kautz, Van Reeth, "Exposure fusion", 2007: weights are contrast × saturation
+ * × exposedness, pyramids after Burt and Adelson 1983.
  */
 public final class Fusion {
   private static final float SIGMA = 0.2f;
@@ -23,8 +23,7 @@ public final class Fusion {
    * @param frames three planes of codes for each exposure, all of one size; not modified
    */
   public static List<Plane> weights(List<Plane[]> frames) {
-    List<Plane> weights =
-        frames.stream().parallel().map(Fusion::weight).toList();
+    List<Plane> weights = frames.stream().parallel().map(Fusion::weight).toList();
     int n = weights.get(0).data().length;
     for (int i = 0; i < n; i++) {
       float sum = 0;
@@ -43,7 +42,8 @@ public final class Fusion {
     int h = rgb[0].height();
     Plane grey = Plane.of(w, h);
     for (int i = 0; i < w * h; i++) {
-      grey.data()[i] = 0.299f * rgb[0].data()[i] + 0.587f * rgb[1].data()[i] + 0.114f * rgb[2].data()[i];
+      grey.data()[i] =
+          0.299f * rgb[0].data()[i] + 0.587f * rgb[1].data()[i] + 0.114f * rgb[2].data()[i];
     }
     Plane out = Plane.of(w, h);
     for (int y = 0; y < h; y++) {
@@ -53,13 +53,22 @@ public final class Fusion {
         float g = rgb[1].data()[i];
         float b = rgb[2].data()[i];
         float laplace =
-            grey.clamped(x - 1, y) + grey.clamped(x + 1, y) + grey.clamped(x, y - 1) + grey.clamped(x, y + 1) - 4 * grey.data()[i];
+            grey.clamped(x - 1, y)
+                + grey.clamped(x + 1, y)
+                + grey.clamped(x, y - 1)
+                + grey.clamped(x, y + 1)
+                - 4 * grey.data()[i];
         float mean = (r + g + b) / 3;
-        float spread = ((r - mean) * (r - mean) + (g - mean) * (g - mean) + (b - mean) * (b - mean)) / 3;
+        float spread =
+            ((r - mean) * (r - mean) + (g - mean) * (g - mean) + (b - mean) * (b - mean)) / 3;
         double exposed = sq(r - 0.5f) + sq(g - 0.5f) + sq(b - 0.5f);
         out.data()[i] =
-            (float) (Math.abs(laplace) * Math.sqrt(spread) * Math.exp(-exposed / (2 * SIGMA * SIGMA))) + 1e-6f
-                * (float) Math.exp(-exposed / (2 * SIGMA * SIGMA)) + 1e-12f;
+            (float)
+                    (Math.abs(laplace)
+                        * Math.sqrt(spread)
+                        * Math.exp(-exposed / (2 * SIGMA * SIGMA)))
+                + 1e-6f * (float) Math.exp(-exposed / (2 * SIGMA * SIGMA))
+                + 1e-12f;
       }
     }
     return out;
@@ -174,7 +183,9 @@ public final class Fusion {
       int c = Math.min(in.height() - 1, y / 2 + 1) * width;
       for (int x = 0; x < width; x++) {
         out.data()[y * width + x] =
-            (y & 1) == 0 ? (rows[a + x] + 6 * rows[b + x] + rows[c + x]) / 8 : (rows[b + x] + rows[c + x]) / 2;
+            (y & 1) == 0
+                ? (rows[a + x] + 6 * rows[b + x] + rows[c + x]) / 8
+                : (rows[b + x] + rows[c + x]) / 2;
       }
     }
     return out;

@@ -12,9 +12,9 @@ import java.util.OptionalDouble;
 import java.util.Set;
 
 /**
- * Sorts the frames of a card into views and gives each its role. Rules are common practice, no source:
- * frames of one view follow each other within a minute or so, and a bracket repeats exposures only when
- * a new view begins.
+ * Sorts the frames of a card into views and gives each its role. Rules are common practice, no
+ * source: frames of one view follow each other within a minute or so, and a bracket repeats
+ * exposures only when a new view begins.
  */
 public final class Grouping {
   /** A pause longer than this begins a new view. */
@@ -49,7 +49,8 @@ public final class Grouping {
   public static List<View> views(List<Found> frames) {
     List<Found> order = new ArrayList<>(frames);
     order.sort(
-        Comparator.comparing((Found f) -> f.taken().orElse(LocalDateTime.MAX)).thenComparing(Found::id));
+        Comparator.comparing((Found f) -> f.taken().orElse(LocalDateTime.MAX))
+            .thenComparing(Found::id));
     List<View> views = new ArrayList<>();
     List<Found> open = new ArrayList<>();
     for (Found f : order) {
@@ -77,7 +78,10 @@ public final class Grouping {
     if (gap.compareTo(PAUSE) > 0) {
       return true;
     }
-    return gap.compareTo(Duration.ofSeconds(20)) > 0 && !next.flash() && repeats(open, next) && open.size() >= 3;
+    return gap.compareTo(Duration.ofSeconds(20)) > 0
+        && !next.flash()
+        && repeats(open, next)
+        && open.size() >= 3;
   }
 
   private static boolean repeats(List<Found> open, Found next) {
@@ -94,7 +98,10 @@ public final class Grouping {
     Optional<Found> window = window(frames);
     List<Placed> placed = new ArrayList<>();
     for (Found f : frames) {
-      Role role = f.flash() ? Role.FLASH : window.isPresent() && window.get() == f ? Role.WINDOW : Role.AMBIENT;
+      Role role =
+          f.flash()
+              ? Role.FLASH
+              : window.isPresent() && window.get() == f ? Role.WINDOW : Role.AMBIENT;
       placed.add(new Placed(f, role));
     }
     return new View(List.copyOf(placed), anchor(placed));
@@ -114,9 +121,18 @@ public final class Grouping {
             && Duration.between(before.taken().get(), last.taken().get()).toSeconds() >= 8;
     Set<Long> steps = new HashSet<>();
     for (int i = 1; i < ambient.size() - 1; i++) {
-      steps.add(Math.round(Math.abs(ambient.get(i).stops().getAsDouble() - ambient.get(i - 1).stops().getAsDouble()) * 3));
+      steps.add(
+          Math.round(
+              Math.abs(
+                      ambient.get(i).stops().getAsDouble()
+                          - ambient.get(i - 1).stops().getAsDouble())
+                  * 3));
     }
-    double darkest = ambient.subList(0, ambient.size() - 1).stream().mapToDouble(f -> f.stops().getAsDouble()).min().orElse(0);
+    double darkest =
+        ambient.subList(0, ambient.size() - 1).stream()
+            .mapToDouble(f -> f.stops().getAsDouble())
+            .min()
+            .orElse(0);
     boolean dark = last.stops().getAsDouble() <= darkest + 1.01;
     return apart && dark && steps.size() <= 2 ? Optional.of(last) : Optional.empty();
   }

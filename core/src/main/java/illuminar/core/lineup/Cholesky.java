@@ -4,7 +4,9 @@ package illuminar.core.lineup;
 final class Cholesky {
   private Cholesky() {}
 
-  /** x with m·x = b; a trace of the diagonal is added where m is singular. {@code m} is overwritten. */
+  /**
+   * x with m·x = b; a trace of the diagonal is added where m is singular. {@code m} is overwritten.
+   */
   static double[] solve(double[][] m, double[] b) {
     int n = b.length;
     double trace = 0;

@@ -9,8 +9,8 @@ import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
 
 /**
- * What line-up compares: grey codes with their local mean taken out and their local contrast evened, so
- * that exposure and the camera's curve drop out, and how far each pixel can be trusted.
+ * What line-up compares: grey codes with their local mean taken out and their local contrast
+ * evened, so that exposure and the camera's curve drop out, and how far each pixel can be trusted.
  *
  * @param value local contrast, about −3 to 3
  * @param trust 0 where burnt, black or flat, else up to 1
@@ -26,7 +26,8 @@ record Features(Plane value, Plane trust, byte[] bits) {
     Plane grey = Plane.of(raster.width(), raster.height());
     float[] sorted = new float[n];
     for (int i = 0; i < n; i++) {
-      grey.data()[i] = Srgb.encodeFast(0.2126f * p.r()[i] + 0.7152f * p.g()[i] + 0.0722f * p.b()[i]);
+      grey.data()[i] =
+          Srgb.encodeFast(0.2126f * p.r()[i] + 0.7152f * p.g()[i] + 0.0722f * p.b()[i]);
       sorted[i] = grey.data()[i];
     }
     java.util.Arrays.sort(sorted);

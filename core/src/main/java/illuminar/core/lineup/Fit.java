@@ -17,7 +17,6 @@ record Fit(Similarity move, double spread, double shared) {
   /** Squared gradient below which a pixel says nothing about position. */
   private static final double FLAT = 0.03;
 
-
   static Fit run(Features anchor, Features frame, Similarity start, int rounds) {
     Similarity move = start;
     double[] sums = new double[SUMS];
@@ -38,7 +37,8 @@ record Fit(Similarity move, double spread, double shared) {
     double variance = sums[14] / Math.max(1, sums[15] - 4);
     double[] unit = invertDiagonal(sums);
     double corner = Math.hypot(anchor.value().width(), anchor.value().height()) / 2;
-    double spread = Math.sqrt(variance * ((unit[0] + unit[1]) * corner * corner + unit[2] + unit[3]));
+    double spread =
+        Math.sqrt(variance * ((unit[0] + unit[1]) * corner * corner + unit[2] + unit[3]));
     return new Fit(move, spread, sums[15] / anchor.value().data().length);
   }
 

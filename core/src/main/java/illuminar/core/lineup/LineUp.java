@@ -9,14 +9,15 @@ import java.util.Map;
 import java.util.function.IntConsumer;
 
 /**
- * Finds how each frame of a view is shifted, turned and scaled against the anchor, to a fraction of a
- * pixel and whatever the exposure.
+ * Finds how each frame of a view is shifted, turned and scaled against the anchor, to a fraction of
+ * a pixel and whatever the exposure.
  *
- * <p>Coarse step: median threshold bitmaps (Ward, "Fast, robust image registration for compositing high
- * dynamic range photographs from handheld exposures", 2003). Fine step: weighted least squares on
- * locally normalised tones from coarse to fine (Lucas, Kanade 1981; parametric form after Evangelidis,
- * Psarakis 2008), with Tukey's weights against what moved. Frames far apart in exposure are reached
- * over the frames between them: always the pair that shares most well exposed texture comes next.
+ * <p>Coarse step: median threshold bitmaps (Ward, "Fast, robust image registration for compositing
+ * high dynamic range photographs from handheld exposures", 2003). Fine step: weighted least squares
+ * on locally normalised tones from coarse to fine (Lucas, Kanade 1981; parametric form after
+ * Evangelidis, Psarakis 2008), with Tukey's weights against what moved. Frames far apart in
+ * exposure are reached over the frames between them: always the pair that shares most well exposed
+ * texture comes next.
  */
 public final class LineUp {
   private static final int[] EDGES = {96, 192, 384, 768, 1536};
@@ -33,7 +34,8 @@ public final class LineUp {
    * @param toFrame where points of the anchor lie in the frame, pixels at full size
    * @param spread standard error of the fit at the corner of the picture, full-size pixels
    * @param shared share of the picture that both frames show well
-   * @param sure whether enough is shared and the fit is close; otherwise the frame is left where it is
+   * @param sure whether enough is shared and the fit is close; otherwise the frame is left where it
+   *     is
    */
   public record Placed(Similarity toFrame, double spread, double shared, boolean sure) {}
 
@@ -66,13 +68,23 @@ public final class LineUp {
       Placed reference = placed[next[0]];
       Placed step = pair(features.get(next[0]), features.get(next[1]), Similarity.NONE, long0);
       Similarity guess = reference.toFrame.then(step.toFrame);
-      Placed found = new Placed(guess, Math.hypot(reference.spread, step.spread), step.shared, step.sure && reference.sure);
+      Placed found =
+          new Placed(
+              guess,
+              Math.hypot(reference.spread, step.spread),
+              step.shared,
+              step.sure && reference.sure);
       if (next[0] != anchor && found.sure) {
-        Placed direct = fine(features.get(anchor), features.get(next[1]), guess, long0, EDGES.length - 1);
-        boolean better = direct.sure && direct.spread < found.spread && direct.toFrame.apart(guess, long0 / 2, long0 / 3) < 1.5 * long0 / 1536;
+        Placed direct =
+            fine(features.get(anchor), features.get(next[1]), guess, long0, EDGES.length - 1);
+        boolean better =
+            direct.sure
+                && direct.spread < found.spread
+                && direct.toFrame.apart(guess, long0 / 2, long0 / 3) < 1.5 * long0 / 1536;
         found = better ? direct : found;
       }
-      placed[next[1]] = found.sure ? found : new Placed(Similarity.NONE, found.spread, found.shared, false);
+      placed[next[1]] =
+          found.sure ? found : new Placed(Similarity.NONE, found.spread, found.shared, false);
     }
     progress.accept(frames.size());
     return List.of(placed);
@@ -87,7 +99,9 @@ public final class LineUp {
         if (placed[a] == null || placed[b] != null) {
           continue;
         }
-        double s = shared(features.get(a).get(192), features.get(b).get(192)) * (placed[a].sure ? 1 : 0.01);
+        double s =
+            shared(features.get(a).get(192), features.get(b).get(192))
+                * (placed[a].sure ? 1 : 0.01);
         if (s > most) {
           most = s;
           best = new int[] {a, b};
@@ -109,7 +123,8 @@ public final class LineUp {
 
   private static Placed pair(
       Map<Integer, Features> a, Map<Integer, Features> b, Similarity start, double long0) {
-    // Bitmaps may mislead between a dark and a bright frame, so standing still is tried as well, from
+    // Bitmaps may mislead between a dark and a bright frame, so standing still is tried as well,
+    // from
     // the coarsest level and from the level at which the best is chosen.
     Similarity shifted = coarse(a.get(EDGES[COARSE]), b.get(EDGES[COARSE]), long0);
     Features fa = a.get(EDGES[CHOOSE]);
@@ -131,7 +146,12 @@ public final class LineUp {
   }
 
   private static Placed climb(
-      Map<Integer, Features> a, Map<Integer, Features> b, Similarity start, double long0, int from, int to) {
+      Map<Integer, Features> a,
+      Map<Integer, Features> b,
+      Similarity start,
+      double long0,
+      int from,
+      int to) {
     Placed placed = new Placed(start, 1e9, 0, false);
     for (int level = from; level <= to; level++) {
       placed = fine(a, b, placed.toFrame, long0, level);
@@ -140,11 +160,22 @@ public final class LineUp {
   }
 
   private static Placed fine(
-      Map<Integer, Features> a, Map<Integer, Features> b, Similarity start, double long0, int level) {
+      Map<Integer, Features> a,
+      Map<Integer, Features> b,
+      Similarity start,
+      double long0,
+      int level) {
     double unit = EDGES[level] / long0 > 1 ? 1 : EDGES[level] / long0;
     Fit fit =
-        Fit.run(a.get(EDGES[level]), b.get(EDGES[level]), start.sized(unit), level == EDGES.length - 1 ? 6 : 12);
-    boolean sure = fit.shared() > 0.004 && Double.isFinite(fit.spread()) && Math.abs(fit.move().scale() - 1) < 0.05;
+        Fit.run(
+            a.get(EDGES[level]),
+            b.get(EDGES[level]),
+            start.sized(unit),
+            level == EDGES.length - 1 ? 6 : 12);
+    boolean sure =
+        fit.shared() > 0.004
+            && Double.isFinite(fit.spread())
+            && Math.abs(fit.move().scale() - 1) < 0.05;
     return new Placed(fit.move().sized(1 / unit), fit.spread() / unit, fit.shared(), sure);
   }
 

@@ -8,9 +8,9 @@ import illuminar.core.picture.Raster;
 import java.util.List;
 
 /**
- * The camera's response from a lined-up bracket. Source: Debevec, Malik, "Recovering high dynamic range
- * radiance maps from photographs", 1997; pixels' unknown light is eliminated, so that only the curve is
- * solved for.
+ * The camera's response from a lined-up bracket. Source: Debevec, Malik, "Recovering high dynamic
+ * range radiance maps from photographs", 1997; pixels' unknown light is eliminated, so that only
+ * the curve is solved for.
  */
 public final class ResponseEstimate {
   private static final int NODES = 86;
@@ -88,7 +88,13 @@ public final class ResponseEstimate {
   }
 
   private static boolean add(
-      List<Frame> bracket, List<Picture> drawn, int c, int i, double[][] a, double[] b, double[] phi) {
+      List<Frame> bracket,
+      List<Picture> drawn,
+      int c,
+      int i,
+      double[][] a,
+      double[] b,
+      double[] phi) {
     double total = 0;
     double meanB = 0;
     int from = NODES;

@@ -3,8 +3,8 @@ package illuminar.core.measure;
 import illuminar.core.picture.Plane;
 
 /**
- * How far a picture rises or falls beside an edge beyond where it settles: the halo, as a share of the
- * step across the edge.
+ * How far a picture rises or falls beside an edge beyond where it settles: the halo, as a share of
+ * the step across the edge.
  */
 public final class Overshoot {
   private Overshoot() {}

@@ -12,12 +12,12 @@ import illuminar.core.render.Tile;
 /**
  * Brings one frame into a region of the picture, such as the view into the window panes.
  *
- * <p>The frame is turned back into light by the camera's response, exposed anew so that it stands {@code
- * over} stops above the room (the mean tone of the picture outside the region), and rendered again by
- * the same response. Along the region's edge each pixel is a mixture of both sides that no mask alone
- * can part; there the room's colour is continued inwards and the view's outwards from clean pixels, and
- * the two are mixed by the mask (the compositing equation, Porter and Duff 1984), so neither a bright
- * rim nor a dark double edge stays.
+ * <p>The frame is turned back into light by the camera's response, exposed anew so that it stands
+ * {@code over} stops above the room (the mean tone of the picture outside the region), and rendered
+ * again by the same response. Along the region's edge each pixel is a mixture of both sides that no
+ * mask alone can part; there the room's colour is continued inwards and the view's outwards from
+ * clean pixels, and the two are mixed by the mask (the compositing equation, Porter and Duff 1984),
+ * so neither a bright rim nor a dark double edge stays.
  *
  * @param frame id of the frame
  */
@@ -52,8 +52,15 @@ public record BringFrame(
 
   private static float[] flat(Matrix3 m) {
     return new float[] {
-      (float) m.a(), (float) m.b(), (float) m.c(), (float) m.d(), (float) m.e(), (float) m.f(),
-      (float) m.g(), (float) m.h(), (float) m.i()
+      (float) m.a(),
+      (float) m.b(),
+      (float) m.c(),
+      (float) m.d(),
+      (float) m.e(),
+      (float) m.f(),
+      (float) m.g(),
+      (float) m.h(),
+      (float) m.i()
     };
   }
 
@@ -67,7 +74,8 @@ public record BringFrame(
     double viewShare = 1e-9;
     for (int i = 0; i < below.picture().r().length; i++) {
       float inside = below.region().data()[i];
-      float y = Space.luminance(below.picture().r()[i], below.picture().g()[i], below.picture().b()[i]);
+      float y =
+          Space.luminance(below.picture().r()[i], below.picture().g()[i], below.picture().b()[i]);
       room += (1 - inside) * Math.max(-8, Math.min(0, Stops.of(y)));
       roomShare += 1 - inside;
       float light =
@@ -86,7 +94,9 @@ public record BringFrame(
     return new Work(frame, response, (float) gain, (float) edge);
   }
 
-  /** Light that the response renders at a tone given in stops below white; goes on straight above. */
+  /**
+   * Light that the response renders at a tone given in stops below white; goes on straight above.
+   */
   private static double lightOfTone(Response response, double stops) {
     if (stops < -0.15) {
       return response.toLight(1, (float) Math.pow(2, stops));
@@ -113,7 +123,8 @@ public record BringFrame(
       Picture below = tile.picture();
       int radius = radius(tile.raster().scale());
       boolean[] band = radius == 0 ? new boolean[0] : band(tile.region(), w, h);
-      float[][] clean = radius == 0 ? new float[0][] : clean(below, view, tile.region(), band, w, h, radius);
+      float[][] clean =
+          radius == 0 ? new float[0][] : clean(below, view, tile.region(), band, w, h, radius);
       for (int i = 0; i < w * h; i++) {
         float m = tile.region()[i];
         float share = tile.amount()[i];
@@ -165,8 +176,8 @@ public record BringFrame(
     }
 
     /**
-     * Room colour and view colour for the pixels of the band, from clean pixels near them; three planes
-     * of each. Where there is nothing clean near, the pixel's own colour.
+     * Room colour and view colour for the pixels of the band, from clean pixels near them; three
+     * planes of each. Where there is nothing clean near, the pixel's own colour.
      */
     private static float[][] clean(
         Picture below, Picture view, float[] m, boolean[] band, int w, int h, int radius) {

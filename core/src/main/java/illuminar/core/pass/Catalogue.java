@@ -5,8 +5,8 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * All kinds of moves with their controls, in the order of work. The interface draws what it offers from
- * this list.
+ * All kinds of moves with their controls, in the order of work. The interface draws what it offers
+ * from this list.
  */
 public final class Catalogue {
 
@@ -68,14 +68,26 @@ public final class Catalogue {
   }
 
   private static Kind kind(
-      String kind, String name, String stage, String sentence, boolean asks, Class<? extends Move> type) {
+      String kind,
+      String name,
+      String stage,
+      String sentence,
+      boolean asks,
+      Class<? extends Move> type) {
     List<Number> controls = new ArrayList<>();
     for (RecordComponent c : type.getRecordComponents()) {
       Control k = c.getAnnotation(Control.class);
       if (k != null) {
         controls.add(
             new Number(
-                c.getName(), k.label(), k.unit(), k.from(), k.to(), k.step(), k.careful(), k.help()));
+                c.getName(),
+                k.label(),
+                k.unit(),
+                k.from(),
+                k.to(),
+                k.step(),
+                k.careful(),
+                k.help()));
       }
     }
     return new Kind(kind, name, stage, sentence, asks, type, List.copyOf(controls));
@@ -87,7 +99,15 @@ public final class Catalogue {
       Control k = c.getAnnotation(Control.class);
       if (k != null && c.getName().equals(name) && !(value >= k.from() && value <= k.to())) {
         throw new IllegalArgumentException(
-            k.label() + " goes from " + k.from() + " to " + k.to() + " " + k.unit() + ", not " + value);
+            k.label()
+                + " goes from "
+                + k.from()
+                + " to "
+                + k.to()
+                + " "
+                + k.unit()
+                + ", not "
+                + value);
       }
     }
   }

@@ -1,8 +1,9 @@
 package illuminar.core.pass;
 
 /**
- * A live limit by the tone underneath: nothing below {@code from}, everything between {@code full} and
- * {@code fullTo}, nothing above {@code to}. Stops relative to display white, so mostly negative.
+ * A live limit by the tone underneath: nothing below {@code from}, everything between {@code full}
+ * and {@code fullTo}, nothing above {@code to}. Stops relative to display white, so mostly
+ * negative.
  */
 public record Gate(double from, double full, double fullTo, double to) {
   /** Lets every tone through. */

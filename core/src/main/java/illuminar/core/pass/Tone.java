@@ -12,11 +12,11 @@ import illuminar.core.render.Tile;
 /**
  * Exposure, contrast, highlights and shadows.
  *
- * <p>All four turn into one gain in stops from the pixel's tone, so hue and saturation stay. Shadows and
- * highlights follow the tone of the surroundings (an edge-keeping base of the picture), so texture
- * stays; contrast bends about mid grey and levels out at both ends. The deepest tones are held when
- * shadows are lifted, which keeps them from turning to mud. Base: guided filter (He, Sun, Tang 2010);
- * the weighting curves are our own.
+ * <p>All four turn into one gain in stops from the pixel's tone, so hue and saturation stay.
+ * Shadows and highlights follow the tone of the surroundings (an edge-keeping base of the picture),
+ * so texture stays; contrast bends about mid grey and levels out at both ends. The deepest tones
+ * are held when shadows are lifted, which keeps them from turning to mud. Base: guided filter (He,
+ * Sun, Tang 2010); the weighting curves are our own.
  */
 public record Tone(
     @Control(label = "Exposure", unit = "st", from = -5, to = 5, step = 0.05, careful = 0)
@@ -87,7 +87,8 @@ public record Tone(
   /** Finds the base of the picture below. */
   public Ready prepare(Below below) {
     boolean needsBase = shadows != 0 || highlights != 0;
-    Plane stops = Plane.of(needsBase ? below.picture().width() : 1, needsBase ? below.picture().height() : 1);
+    Plane stops =
+        Plane.of(needsBase ? below.picture().width() : 1, needsBase ? below.picture().height() : 1);
     if (needsBase) {
       for (int i = 0; i < stops.data().length; i++) {
         stops.data()[i] =
@@ -114,7 +115,8 @@ public record Tone(
     public void apply(Tile tile) {
       int w = tile.raster().width();
       MapRows rows =
-          new MapRows(base.slope().width(), base.slope().height(), fullWidth, fullHeight, tile.raster());
+          new MapRows(
+              base.slope().width(), base.slope().height(), fullWidth, fullHeight, tile.raster());
       float[] slope = new float[w];
       float[] offset = new float[w];
       for (int j = 0; j < tile.raster().height(); j++) {

@@ -1,8 +1,8 @@
 package illuminar.core.picture;
 
 /**
- * One channel of floats, row by row. {@code data} is shared, not copied: whoever receives a plane may
- * read it, and writes only where the method says so.
+ * One channel of floats, row by row. {@code data} is shared, not copied: whoever receives a plane
+ * may read it, and writes only where the method says so.
  */
 public record Plane(int width, int height, float[] data) {
 

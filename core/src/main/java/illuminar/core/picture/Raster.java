@@ -1,8 +1,8 @@
 package illuminar.core.picture;
 
 /**
- * Which pixels are asked for: a rectangle of a view at some scale. Pixel (i, j) of the raster has its
- * centre at ((x + i + 0.5) / scale − 0.5, …) in pixels of the anchor at full size.
+ * Which pixels are asked for: a rectangle of a view at some scale. Pixel (i, j) of the raster has
+ * its centre at ((x + i + 0.5) / scale − 0.5, …) in pixels of the anchor at full size.
  *
  * @param scale raster pixels per full-size pixel, in (0, 4]
  * @param x left edge, in pixels of the whole view at this scale
@@ -23,7 +23,8 @@ public record Raster(double scale, int x, int y, int width, int height) {
 
   /** The whole of a view with its long edge at most {@code longEdge} pixels, never enlarged. */
   public static Raster fitted(int fullWidth, int fullHeight, int longEdge) {
-    return whole(fullWidth, fullHeight, Math.min(1.0, longEdge / (double) Math.max(fullWidth, fullHeight)));
+    return whole(
+        fullWidth, fullHeight, Math.min(1.0, longEdge / (double) Math.max(fullWidth, fullHeight)));
   }
 
   /** Pixels that a length takes at a scale, at least one. */

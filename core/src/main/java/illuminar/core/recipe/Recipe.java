@@ -32,7 +32,8 @@ public record Recipe(Ground ground, List<Region> regions, List<Pass> passes) {
         throw new IllegalArgumentException("two passes share the id " + pass.id());
       }
       if (!pass.where().everywhere() && !names.contains(pass.where().region())) {
-        throw new IllegalArgumentException("pass " + pass.id() + " uses a region that is not there");
+        throw new IllegalArgumentException(
+            "pass " + pass.id() + " uses a region that is not there");
       }
     }
   }

@@ -22,7 +22,9 @@ public final class Sentence {
     Catalogue.Kind kind = Catalogue.of(pass.move());
     String text = kind.sentence();
     for (Catalogue.Number number : kind.controls()) {
-      text = text.replace("{" + number.name() + "}", amount(value(pass, number.name()), number.unit()));
+      text =
+          text.replace(
+              "{" + number.name() + "}", amount(value(pass, number.name()), number.unit()));
     }
     if (pass.move() instanceof BringFrame bring) {
       text = text.replace("{frame}", frameName.apply(bring.frame()));
@@ -64,7 +66,9 @@ public final class Sentence {
     String number =
         unit.equals("st")
             ? String.format(Locale.ROOT, "%+.2f", v)
-            : v == Math.rint(v) ? String.format(Locale.ROOT, "%+d", (long) v) : String.format(Locale.ROOT, "%.1f", v);
+            : v == Math.rint(v)
+                ? String.format(Locale.ROOT, "%+d", (long) v)
+                : String.format(Locale.ROOT, "%.1f", v);
     return unit.isEmpty() ? number : number + " " + unit;
   }
 
@@ -88,7 +92,8 @@ public final class Sentence {
       }
     }
     for (Pass pass : after.passes()) {
-      Optional<Pass> old = before.passes().stream().filter(p -> p.id().equals(pass.id())).findFirst();
+      Optional<Pass> old =
+          before.passes().stream().filter(p -> p.id().equals(pass.id())).findFirst();
       if (old.isEmpty()) {
         said.add(Catalogue.of(pass.move()).name().toLowerCase(Locale.ROOT) + " added");
       } else if (!old.get().equals(pass)) {
@@ -103,7 +108,9 @@ public final class Sentence {
     if (said.isEmpty()) {
       return before.equals(after) ? "nothing changed" : "order changed";
     }
-    return said.size() > 2 ? said.get(0) + " and " + (said.size() - 1) + " more" : String.join(", ", said);
+    return said.size() > 2
+        ? said.get(0) + " and " + (said.size() - 1) + " more"
+        : String.join(", ", said);
   }
 
   private static String change(Pass before, Pass after) {
@@ -119,10 +126,16 @@ public final class Sentence {
       for (Catalogue.Number number : kind.controls()) {
         double v = value(after, number.name());
         if (value(before, number.name()) != v) {
-          return name + ": " + number.label().toLowerCase(Locale.ROOT) + " " + amount(v, number.unit());
+          return name
+              + ": "
+              + number.label().toLowerCase(Locale.ROOT)
+              + " "
+              + amount(v, number.unit());
         }
       }
     }
-    return Objects.equals(before.where(), after.where()) ? name + " changed" : name + " in another place";
+    return Objects.equals(before.where(), after.where())
+        ? name + " changed"
+        : name + " in another place";
   }
 }

@@ -79,7 +79,8 @@ final class BrushShape {
     }
   }
 
-  private static void lay(Stroke stroke, double r, int[] box, float[] nearest, float[] out, int width) {
+  private static void lay(
+      Stroke stroke, double r, int[] box, float[] nearest, float[] out, int width) {
     double fade = Math.max(1, stroke.softness() * r);
     int at = 0;
     for (int y = box[1]; y < box[3]; y++) {

@@ -54,7 +54,8 @@ final class OutlineShape {
     return found;
   }
 
-  private static void spans(double[] cross, int[] turn, int found, float[] out, int row, int width) {
+  private static void spans(
+      double[] cross, int[] turn, int found, float[] out, int row, int width) {
     int wind = 0;
     for (int i = 0; i + 1 < found; i++) {
       wind += turn[i];

@@ -67,7 +67,8 @@ public final class RegionWork {
     Plane hard = new Plane(whole.width(), whole.height(), hard(region, whole, analysis, frames));
     Plane soft = Gauss.smooth(hard, region.feather() / 2 * scale);
     MapRows rows =
-        new MapRows(whole.width(), whole.height(), analysis.fullWidth(), analysis.fullHeight(), raster);
+        new MapRows(
+            whole.width(), whole.height(), analysis.fullWidth(), analysis.fullHeight(), raster);
     float[] out = new float[raster.pixels()];
     for (int j = 0; j < raster.height(); j++) {
       rows.row(soft.data(), j, out, j * raster.width());
@@ -121,7 +122,8 @@ public final class RegionWork {
     boolean wider = finder.grow() > 0;
     for (int y = 0; y < raster.height(); y++) {
       for (int x = 0; x < raster.width(); x++) {
-        out[y * raster.width() + x] = extreme(found, wide, x + raster.x() - wide.x(), y + raster.y() - wide.y(), grow, wider);
+        out[y * raster.width() + x] =
+            extreme(found, wide, x + raster.x() - wide.x(), y + raster.y() - wide.y(), grow, wider);
       }
     }
     return out;

@@ -2,7 +2,10 @@ package illuminar.core.region;
 
 import java.util.List;
 
-/** What a part is made of. All lengths are fractions of the anchor's long edge unless said otherwise. */
+/**
+ * What a part is made of. All lengths are fractions of the anchor's long edge unless said
+ * otherwise.
+ */
 public sealed interface Shape {
   /** Strokes that one brush part may hold. */
   int MOST_STROKES = 10_000;
@@ -35,8 +38,7 @@ public sealed interface Shape {
    * @param flow how strongly the stroke covers, 0 to 1
    * @param takeAway whether it rubs out
    */
-  record Stroke(
-      double radius, double softness, double flow, boolean takeAway, List<Point> points) {
+  record Stroke(double radius, double softness, double flow, boolean takeAway, List<Point> points) {
     public Stroke {
       points = List.copyOf(points);
       if (!(radius > 0 && radius <= 1)

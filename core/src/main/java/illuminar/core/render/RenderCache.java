@@ -19,7 +19,9 @@ public final class RenderCache {
     limit = limitBytes;
   }
 
-  /** What is kept under a key, or the made and kept. {@code type} is what makes of this kind give. */
+  /**
+   * What is kept under a key, or the made and kept. {@code type} is what makes of this kind give.
+   */
   public <T> T get(Object key, Class<T> type, long size, Supplier<T> make) {
     synchronized (entries) {
       Entry e = entries.get(key);

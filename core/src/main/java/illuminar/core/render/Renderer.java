@@ -99,7 +99,8 @@ public final class Renderer {
     Plan before = last;
     Plan plan = plan(recipe, before);
     last = plan;
-    Raster wide = raster.grown(plan.margin(0, raster.scale()), analysis.fullWidth(), analysis.fullHeight());
+    Raster wide =
+        raster.grown(plan.margin(0, raster.scale()), analysis.fullWidth(), analysis.fullHeight());
     int n = plan.steps.size();
     int start = n;
     while (start > 0 && !cache.has(plan.key(start, wide))) {
@@ -109,7 +110,8 @@ public final class Renderer {
     Picture base =
         start == 0
             ? ground(plan.ground, wide)
-            : cache.get(plan.key(start, wide), Picture.class, size, () -> ground(plan.ground, wide));
+            : cache.get(
+                plan.key(start, wide), Picture.class, size, () -> ground(plan.ground, wide));
     int changed = Math.max(0, plan.shared(before));
     if (changed > start && changed < n) {
       base = run(plan, start, changed, base, wide);
@@ -154,7 +156,10 @@ public final class Renderer {
 
   private Picture keptFrame(String id, Raster raster) {
     return cache.get(
-        new FrameKey(id, raster), Picture.class, raster.pixels() * 12L, () -> analysis.draw(id, raster));
+        new FrameKey(id, raster),
+        Picture.class,
+        raster.pixels() * 12L,
+        () -> analysis.draw(id, raster));
   }
 
   private Picture ground(Ground ground, Raster raster) {
@@ -201,9 +206,7 @@ public final class Renderer {
             && part.y() >= whole.y()
             && part.x() + part.width() <= whole.x() + whole.width()
             && part.y() + part.height() <= whole.y() + whole.height();
-    return within
-        ? id -> crop(keptFrame(id, whole), whole, part)
-        : id -> analysis.draw(id, part);
+    return within ? id -> crop(keptFrame(id, whole), whole, part) : id -> analysis.draw(id, part);
   }
 
   private Plan plan(Recipe recipe, Plan before) {
@@ -214,7 +217,8 @@ public final class Renderer {
     Picture small = same ? before.below.get(0) : smallGround(recipe.ground());
     below.add(small);
     for (Pass pass : active) {
-      Optional<Region> region = pass.where().everywhere() ? Optional.empty() : recipe.region(pass.where().region());
+      Optional<Region> region =
+          pass.where().everywhere() ? Optional.empty() : recipe.region(pass.where().region());
       int k = steps.size();
       Step old = same && k < before.steps.size() ? before.steps.get(k) : null;
       if (old != null && old.pass.equals(pass) && old.region.equals(region)) {
@@ -223,12 +227,19 @@ public final class Renderer {
       } else {
         same = false;
         float[] mask = smallMask(region, pass.where().outside());
-        Below under = new Below(analysis, analysis.small(), small, new Plane(small.width(), small.height(), mask));
+        Below under =
+            new Below(
+                analysis, analysis.small(), small, new Plane(small.width(), small.height(), mask));
         Step step = new Step(pass, region, prepare(pass.move(), under));
         steps.add(step);
         small = small.copy();
         step.ready.apply(
-            new Tile(analysis.small(), small, mask, amount(pass, small), id -> analysis.draw(id, analysis.small())));
+            new Tile(
+                analysis.small(),
+                small,
+                mask,
+                amount(pass, small),
+                id -> analysis.draw(id, analysis.small())));
       }
       below.add(small);
     }
@@ -275,7 +286,9 @@ public final class Renderer {
     return amount;
   }
 
-  /** Runs steps over the whole of {@code wide} in bands, on all cores. {@code base} is not modified. */
+  /**
+   * Runs steps over the whole of {@code wide} in bands, on all cores. {@code base} is not modified.
+   */
   private Picture run(Plan plan, int from, int to, Picture base, Raster wide) {
     Plan part = new Plan(plan.ground, plan.steps.subList(0, to), plan.below);
     Picture out = Picture.of(wide.width(), wide.height());
@@ -294,14 +307,20 @@ public final class Renderer {
               int end = Math.min(wide.height(), y1 + margin);
               Raster tile = wide.part(0, top, wide.width(), end - top);
               Picture p = crop(base, wide, tile);
-              steps(part, from, p, tile, r -> crop(region(r, wide), wide, tile), frames(tile, wide));
+              steps(
+                  part, from, p, tile, r -> crop(region(r, wide), wide, tile), frames(tile, wide));
               paste(p, y0 - top, y1 - y0, out, y0);
             });
     return out;
   }
 
   private void steps(
-      Plan plan, int from, Picture p, Raster tile, Function<Region, float[]> masks, Function<String, Picture> frames) {
+      Plan plan,
+      int from,
+      Picture p,
+      Raster tile,
+      Function<Region, float[]> masks,
+      Function<String, Picture> frames) {
     for (Step s : plan.steps.subList(from, plan.steps.size())) {
       float[] mask;
       if (s.region.isPresent()) {
@@ -341,7 +360,11 @@ public final class Renderer {
               int x = k % across * tileWidth;
               int y = k / across * tileHeight;
               Raster tile =
-                  whole.part(x, y, Math.min(tileWidth, whole.width() - x), Math.min(tileHeight, whole.height() - y));
+                  whole.part(
+                      x,
+                      y,
+                      Math.min(tileWidth, whole.width() - x),
+                      Math.min(tileHeight, whole.height() - y));
               Raster wide = tile.grown(margin, analysis.fullWidth(), analysis.fullHeight());
               sink.tile(tile, crop(tile(plan, wide), wide, tile));
             });
@@ -361,7 +384,11 @@ public final class Renderer {
       return p.copy();
     }
     return new Picture(
-        to.width(), to.height(), crop(p.r(), from, to), crop(p.g(), from, to), crop(p.b(), from, to));
+        to.width(),
+        to.height(),
+        crop(p.r(), from, to),
+        crop(p.g(), from, to),
+        crop(p.b(), from, to));
   }
 
   private static float[] crop(float[] data, Raster from, Raster to) {
@@ -380,7 +407,11 @@ public final class Renderer {
   private static void paste(Picture p, int fromRow, int rows, Picture into, int toRow) {
     for (int c = 0; c < 3; c++) {
       System.arraycopy(
-          p.channel(c), fromRow * p.width(), into.channel(c), toRow * into.width(), rows * into.width());
+          p.channel(c),
+          fromRow * p.width(),
+          into.channel(c),
+          toRow * into.width(),
+          rows * into.width());
     }
   }
 }

@@ -9,7 +9,8 @@ import java.util.function.Function;
  *
  * @param raster which pixels these are
  * @param picture their colours, linear BT.2020; a pass writes its result here
- * @param region the region's share at each pixel, 0 to 1, already turned round where outside is meant
+ * @param region the region's share at each pixel, 0 to 1, already turned round where outside is
+ *     meant
  * @param amount gate × strength at each pixel, 0 to 1
  * @param frames draws a frame at these pixels, display-linear with sRGB primaries
  */

@@ -10,7 +10,9 @@ import org.junit.jupiter.api.Test;
 
 class ColourTest {
 
-  /** Source: IEC 61966-2-1:1999, the two branches and their meeting point; 18 % grey from memory. */
+  /**
+   * Source: IEC 61966-2-1:1999, the two branches and their meeting point; 18 % grey from memory.
+   */
   @Test
   void srgbTransferMeetsItsPublishedPoints() {
     assertThat(Srgb.encode(0.0031308)).isCloseTo(0.04045, within(1e-5));
@@ -56,7 +58,9 @@ class ColourTest {
     }
   }
 
-  /** L*a*b* of the sRGB primaries under D50, Bradford. Source: from memory of ICC-based converters. */
+  /**
+   * L*a*b* of the sRGB primaries under D50, Bradford. Source: from memory of ICC-based converters.
+   */
   @Test
   void labOfKnownStimuli() {
     check(Lab.ofSrgb(1, 1, 1), 100, 0, 0);
@@ -75,7 +79,8 @@ class ColourTest {
   /** L* of 18.4 % is 50. Source: CIE 15, the definition of L*. */
   @Test
   void midGreyIsLightnessFifty() {
-    assertThat(Lab.ofXyz(0.184187 * 0.96422, 0.184187, 0.184187 * 0.82521).l()).isCloseTo(50, within(0.001));
+    assertThat(Lab.ofXyz(0.184187 * 0.96422, 0.184187, 0.184187 * 0.82521).l())
+        .isCloseTo(50, within(0.001));
   }
 
   /** Source: CIE 15:2004, chromaticities of illuminants A, D50, D55, D65, D75. */
@@ -96,7 +101,8 @@ class ColourTest {
   @Property
   void stopsAndLightAreInverse(@ForAll @FloatRange(min = -15, max = 10) float stops) {
     assertThat(Stops.of(Stops.light(stops))).isCloseTo(stops, within(2e-4f));
-    assertThat((double) Stops.light(stops)).isCloseTo(Math.pow(2, stops), within(Math.pow(2, stops) * 2e-5));
+    assertThat((double) Stops.light(stops))
+        .isCloseTo(Math.pow(2, stops), within(Math.pow(2, stops) * 2e-5));
   }
 
   @Test

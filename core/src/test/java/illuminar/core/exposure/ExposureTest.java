@@ -6,7 +6,10 @@ import static org.assertj.core.api.Assertions.within;
 
 import org.junit.jupiter.api.Test;
 
-/** Source: ISO 2720 / APEX: Ev = Av + Tv, one stop is a factor of two in time, speed or aperture area. */
+/**
+ * Source: ISO 2720 / APEX: Ev = Av + Tv, one stop is a factor of two in time, speed or aperture
+ * area.
+ */
 class ExposureTest {
 
   @Test
@@ -19,7 +22,8 @@ class ExposureTest {
     Exposure base = new Exposure(1 / 60.0, 8, 100);
     assertThat(base.stepTo(new Exposure(1 / 30.0, 8, 100))).isCloseTo(1, within(1e-12));
     assertThat(base.stepTo(new Exposure(1 / 60.0, 8, 400))).isCloseTo(2, within(1e-12));
-    assertThat(base.stepTo(new Exposure(1 / 60.0, 8 * Math.sqrt(2), 100))).isCloseTo(-1, within(1e-12));
+    assertThat(base.stepTo(new Exposure(1 / 60.0, 8 * Math.sqrt(2), 100)))
+        .isCloseTo(-1, within(1e-12));
   }
 
   /** Full-stop series of shutter times and apertures trade places. Source: the f-number series. */
@@ -32,6 +36,7 @@ class ExposureTest {
   @Test
   void senselessTagsAreRefused() {
     assertThatThrownBy(() -> new Exposure(0, 8, 100)).isInstanceOf(IllegalArgumentException.class);
-    assertThatThrownBy(() -> new Exposure(1, Double.NaN, 100)).isInstanceOf(IllegalArgumentException.class);
+    assertThatThrownBy(() -> new Exposure(1, Double.NaN, 100))
+        .isInstanceOf(IllegalArgumentException.class);
   }
 }

@@ -16,7 +16,14 @@ class GroupingTest {
 
   private static Grouping.Found shot(String id, int second, double stops, boolean flash) {
     double middle = 1 / (1 + Math.exp(-(stops + 8) * 0.7));
-    return new Grouping.Found(id, Optional.of(NOON.plusSeconds(second)), OptionalDouble.of(stops), flash, 2400, 1600, middle);
+    return new Grouping.Found(
+        id,
+        Optional.of(NOON.plusSeconds(second)),
+        OptionalDouble.of(stops),
+        flash,
+        2400,
+        1600,
+        middle);
   }
 
   private static List<Grouping.Found> bracket(String name, int at) {
@@ -51,20 +58,32 @@ class GroupingTest {
     card.add(shot("window", 40, -13, false));
     List<Grouping.View> views = Grouping.views(card);
     assertThat(views).hasSize(1);
-    assertThat(views.get(0).frames()).extracting(Grouping.Placed::role).containsExactly(
-        Role.AMBIENT, Role.AMBIENT, Role.AMBIENT, Role.AMBIENT, Role.AMBIENT, Role.FLASH, Role.WINDOW);
+    assertThat(views.get(0).frames())
+        .extracting(Grouping.Placed::role)
+        .containsExactly(
+            Role.AMBIENT,
+            Role.AMBIENT,
+            Role.AMBIENT,
+            Role.AMBIENT,
+            Role.AMBIENT,
+            Role.FLASH,
+            Role.WINDOW);
   }
 
   @Test
   void anotherSizeIsAnotherView() {
     Grouping.Found big = shot("big", 0, -8, false);
-    Grouping.Found small = new Grouping.Found("small", Optional.of(NOON.plusSeconds(1)), OptionalDouble.of(-8), false, 600, 400, 0.5);
+    Grouping.Found small =
+        new Grouping.Found(
+            "small", Optional.of(NOON.plusSeconds(1)), OptionalDouble.of(-8), false, 600, 400, 0.5);
     assertThat(Grouping.views(List.of(big, small))).hasSize(2);
   }
 
   @Test
   void framesWithoutTagsAreNotLost() {
-    Grouping.Found bare = new Grouping.Found("bare", Optional.empty(), OptionalDouble.empty(), false, 2400, 1600, 0.5);
+    Grouping.Found bare =
+        new Grouping.Found(
+            "bare", Optional.empty(), OptionalDouble.empty(), false, 2400, 1600, 0.5);
     List<Grouping.View> views = Grouping.views(List.of(bare, shot("a", 0, -8, false)));
     assertThat(views).hasSize(2);
     assertThat(Grouping.views(List.of(bare)).get(0).anchor()).isEqualTo("bare");

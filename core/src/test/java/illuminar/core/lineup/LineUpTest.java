@@ -26,11 +26,16 @@ class LineUpTest {
     return worst;
   }
 
-  /** Known displacements up to 12 px and 0.5°, exposures four stops apart; the goal of the proof. */
+  /**
+   * Known displacements up to 12 px and 0.5°, exposures four stops apart; the goal of the proof.
+   */
   @Test
   void findsKnownDisplacementsAcrossExposures() {
     Similarity[] truth = {
-      Similarity.of(0.5, 1, -8.4, 6.3), Similarity.NONE, Similarity.of(-0.31, 1, 11.7, -2.2), Similarity.of(0.12, 1.001, 3.25, 9.5)
+      Similarity.of(0.5, 1, -8.4, 6.3),
+      Similarity.NONE,
+      Similarity.of(-0.31, 1, 11.7, -2.2),
+      Similarity.of(0.12, 1.001, 3.25, 9.5)
     };
     double[] stops = {-1, 1, 3, 2};
     List<Pyramid> frames = new java.util.ArrayList<>();
@@ -44,25 +49,36 @@ class LineUpTest {
     }
   }
 
-  /** Beside the reference library's ECC on a pair of one exposure: at least as near to the truth. */
+  /**
+   * Beside the reference library's ECC on a pair of one exposure: at least as near to the truth.
+   */
   @Test
   void isNoFartherOffThanTheReferenceLibrary() {
     Similarity truth = Similarity.of(0.2, 1, 2.6, -3.3);
     Codes a = room.codes(1, Similarity.NONE);
     Codes b = room.codes(1, truth);
     double ours =
-        worst(LineUp.find(List.of(Pyramid.of(a), Pyramid.of(b)), 0, n -> {}).get(1).toFrame(), truth);
+        worst(
+            LineUp.find(List.of(Pyramid.of(a), Pyramid.of(b)), 0, n -> {}).get(1).toFrame(), truth);
     try (Mat warp = Mat.eye(2, 3, opencv_core.CV_32F).asMat();
         Mat one = grey(a);
         Mat two = grey(b)) {
       opencv_video.findTransformECC(
-          one, two, warp, opencv_video.MOTION_EUCLIDEAN, new TermCriteria(3, 200, 1e-6), new Mat(), 5);
+          one,
+          two,
+          warp,
+          opencv_video.MOTION_EUCLIDEAN,
+          new TermCriteria(3, 200, 1e-6),
+          new Mat(),
+          5);
       FloatIndexer m = warp.createIndexer();
       double cx = 449.5;
       double cy = 299.5;
       double c = m.get(0, 0);
       double s = m.get(1, 0);
-      Similarity theirs = new Similarity(c, s, m.get(0, 2) + c * cx - s * cy - cx, m.get(1, 2) + s * cx + c * cy - cy);
+      Similarity theirs =
+          new Similarity(
+              c, s, m.get(0, 2) + c * cx - s * cy - cx, m.get(1, 2) + s * cx + c * cy - cy);
       assertThat(ours).isLessThan(Math.max(0.05, worst(theirs, truth) * 1.5));
     }
   }
@@ -78,7 +94,8 @@ class LineUpTest {
   @Test
   void aFrameOfSomethingElseIsLeftWhereItIs() {
     byte[] flat = new byte[900 * 600 * 3];
-    List<Pyramid> frames = List.of(Pyramid.of(room.codes(1, Similarity.NONE)), Pyramid.of(Codes.of8(900, 600, flat)));
+    List<Pyramid> frames =
+        List.of(Pyramid.of(room.codes(1, Similarity.NONE)), Pyramid.of(Codes.of8(900, 600, flat)));
     LineUp.Placed placed = LineUp.find(frames, 0, n -> {}).get(1);
     assertThat(placed.sure()).isFalse();
     assertThat(placed.toFrame()).isEqualTo(Similarity.NONE);

@@ -21,21 +21,25 @@ class ResponseEstimateTest {
     Response truth = TestRoom.response();
     for (int code = 40; code <= 250; code += 10) {
       double t = truth.lightOfCode(1, code / 255.0);
-      assertThat(found.lightOfCode(1, code / 255.0)).as("code %d", code).isCloseTo(t, within(0.08 * t));
+      assertThat(found.lightOfCode(1, code / 255.0))
+          .as("code %d", code)
+          .isCloseTo(t, within(0.08 * t));
     }
   }
 
   @Test
   void oneExposureIsNotEnough() {
     List<Frame> same = room.frames().all().subList(0, 1);
-    assertThatThrownBy(() -> ResponseEstimate.of(same, 600, 400)).hasMessageContaining("two different exposures");
+    assertThatThrownBy(() -> ResponseEstimate.of(same, 600, 400))
+        .hasMessageContaining("two different exposures");
   }
 
   @Test
   void bothWaysOfAResponseAgree() {
     for (Response r : List.of(Response.srgb(), Response.standard(), TestRoom.response())) {
       for (float light = 0.002f; light < 1; light *= 1.3f) {
-        assertThat(r.toLight(0, r.toDisplay(0, light))).isCloseTo(light, within(0.01f * light + 1e-5f));
+        assertThat(r.toLight(0, r.toDisplay(0, light)))
+            .isCloseTo(light, within(0.01f * light + 1e-5f));
       }
       assertThat(r.toDisplay(2, 5)).isCloseTo(1, within(1e-4f));
     }

@@ -27,7 +27,8 @@ class PassTest {
   private static final Analysis ANALYSIS = ROOM.analysis();
 
   private static Picture render(Recipe recipe) {
-    return new Renderer(ANALYSIS, new RenderCache(50_000_000)).picture(recipe, Raster.whole(360, 240, 1));
+    return new Renderer(ANALYSIS, new RenderCache(50_000_000))
+        .picture(recipe, Raster.whole(360, 240, 1));
   }
 
   private static Recipe tone(Tone tone) {
@@ -67,14 +68,15 @@ class PassTest {
   }
 
   /**
-   * Lifting the darks must not turn the deepest tones to mud: CRAFT.md asks for held deep tones; the
-   * curve's slope there stays at least 0.8 when shadows rise. Common practice, no source.
+   * Lifting the darks must not turn the deepest tones to mud: CRAFT.md asks for held deep tones;
+   * the curve's slope there stays at least 0.8 when shadows rise. Common practice, no source.
    */
   @Test
   void deepestTonesKeepTheirSlope() {
     Tone lift = new Tone(0, 0, 0, 60);
     for (float s = -11; s < -7; s += 0.5f) {
-      float slope = (s + 0.5f + Tone.gain(lift, s + 0.5f, s + 0.5f) - s - Tone.gain(lift, s, s)) / 0.5f;
+      float slope =
+          (s + 0.5f + Tone.gain(lift, s + 0.5f, s + 0.5f) - s - Tone.gain(lift, s, s)) / 0.5f;
       assertThat(slope).isGreaterThan(0.8f);
     }
   }
@@ -84,7 +86,8 @@ class PassTest {
     Picture before = render(tone(Tone.NONE));
     Picture after = render(tone(new Tone(0.5, 30, -40, 50)));
     for (int i = 0; i < before.g().length; i += 71) {
-      assertThat(after.r()[i] / after.g()[i]).isCloseTo(before.r()[i] / before.g()[i], within(1e-3f));
+      assertThat(after.r()[i] / after.g()[i])
+          .isCloseTo(before.r()[i] / before.g()[i], within(1e-3f));
     }
   }
 
@@ -114,7 +117,14 @@ class PassTest {
     BringFrame move = (BringFrame) window.move();
     return first.withPasses(
         List.of(
-            new Pass("w", true, new BringFrame(move.frame(), stops, move.edge()), window.where(), Gate.ALL, 1, "")));
+            new Pass(
+                "w",
+                true,
+                new BringFrame(move.frame(), stops, move.edge()),
+                window.where(),
+                Gate.ALL,
+                1,
+                "")));
   }
 
   private static double mean(Picture p) {
@@ -130,7 +140,9 @@ class PassTest {
     return sum / n;
   }
 
-  /** No bright rim: beside the pane the picture is no brighter than the wall a little farther off. */
+  /**
+   * No bright rim: beside the pane the picture is no brighter than the wall a little farther off.
+   */
   @Test
   void noRimIsLeftBesideThePanes() {
     Picture p = render(FirstRecipe.of(ANALYSIS));
@@ -138,7 +150,9 @@ class PassTest {
     for (int y = 70; y < 95; y++) {
       float wall = p.g()[y * 360 + (int) left - 8];
       for (int d = 1; d <= 5; d++) {
-        assertThat(p.g()[y * 360 + (int) left - d]).as("%d px outside", d).isLessThan(wall * 1.35f + 0.02f);
+        assertThat(p.g()[y * 360 + (int) left - d])
+            .as("%d px outside", d)
+            .isLessThan(wall * 1.35f + 0.02f);
       }
     }
   }
@@ -149,13 +163,15 @@ class PassTest {
     assertThat(first.passes()).hasSize(1);
     assertThat(first.passes().get(0).why()).contains("4 panes");
     assertThat(Sentence.of(first.passes().get(0), first, id -> "window frame −4"))
-        .isEqualTo("Bring window frame −4 into Window panes on all tones, +0.90 st over the room, at 100 %.");
+        .isEqualTo(
+            "Bring window frame −4 into Window panes on all tones, +0.90 st over the room, at 100 %.");
   }
 
   @Test
   void historySaysWhatChanged() {
     Recipe a = tone(Tone.NONE);
-    assertThat(Sentence.change(a, tone(new Tone(-0.5, 0, 0, 0)))).isEqualTo("tone: exposure -0.50 st");
+    assertThat(Sentence.change(a, tone(new Tone(-0.5, 0, 0, 0))))
+        .isEqualTo("tone: exposure -0.50 st");
     assertThat(Sentence.change(a, a.withPasses(List.of()))).isEqualTo("tone removed");
     assertThat(Sentence.change(a.withPasses(List.of()), a)).isEqualTo("tone added");
     assertThat(Sentence.change(a, a)).isEqualTo("nothing changed");
@@ -176,7 +192,9 @@ class PassTest {
 
   @Test
   void valuesOutOfRangeAreRefusedByName() {
-    assertThatThrownBy(() -> new Tone(9, 0, 0, 0)).hasMessageContaining("Exposure").hasMessageContaining("-5");
+    assertThatThrownBy(() -> new Tone(9, 0, 0, 0))
+        .hasMessageContaining("Exposure")
+        .hasMessageContaining("-5");
     assertThatThrownBy(() -> new BringFrame("w", 0, 99)).hasMessageContaining("Edge width");
     assertThatThrownBy(() -> new Pass("p", true, Tone.NONE, Where.EVERYWHERE, Gate.ALL, 2, ""))
         .hasMessageContaining("strength");

@@ -48,17 +48,23 @@ class RegionTest {
 
   /** The covered area is that of the polygon, beside the reference library's contour area. */
   @Property(tries = 60)
-  void outlineCoversThePolygonsArea(@ForAll @Size(6) List<@DoubleRange(min = 10, max = 220) Double> xy) {
-    Part p = outline(Part.Combine.ADD, xy.get(0), xy.get(1), xy.get(2), xy.get(3), xy.get(4), xy.get(5));
+  void outlineCoversThePolygonsArea(
+      @ForAll @Size(6) List<@DoubleRange(min = 10, max = 220) Double> xy) {
+    Part p =
+        outline(Part.Combine.ADD, xy.get(0), xy.get(1), xy.get(2), xy.get(3), xy.get(4), xy.get(5));
     Point2f corners = new Point2f(3);
     for (int i = 0; i < 3; i++) {
       corners.position(i).x(xy.get(2 * i).floatValue()).y(xy.get(2 * i + 1).floatValue());
     }
     double expected =
         opencv_imgproc.contourArea(
-            new org.bytedeco.opencv.opencv_core.Mat(3, 1, org.bytedeco.opencv.global.opencv_core.CV_32FC2, corners.position(0)));
+            new org.bytedeco.opencv.opencv_core.Mat(
+                3, 1, org.bytedeco.opencv.global.opencv_core.CV_32FC2, corners.position(0)));
     // eight lines a pixel: a needle thinner than a line may be missed along its whole length
-    double missed = 0.07 * (Math.max(xy.get(0), Math.max(xy.get(2), xy.get(4))) - Math.min(xy.get(0), Math.min(xy.get(2), xy.get(4))));
+    double missed =
+        0.07
+            * (Math.max(xy.get(0), Math.max(xy.get(2), xy.get(4)))
+                - Math.min(xy.get(0), Math.min(xy.get(2), xy.get(4))));
     assertThat(area(draw(region(0, false, p), WHOLE)))
         .isCloseTo(expected, within(0.6 + missed + expected * 0.002));
   }
@@ -88,7 +94,8 @@ class RegionTest {
 
   @Test
   void fewerThanThreePointsHoldNothing() {
-    assertThat(area(draw(region(0, false, outline(Part.Combine.ADD, 20, 20, 90, 90)), WHOLE))).isZero();
+    assertThat(area(draw(region(0, false, outline(Part.Combine.ADD, 20, 20, 90, 90)), WHOLE)))
+        .isZero();
     assertThat(area(draw(region(0, false), WHOLE))).isZero();
   }
 
@@ -116,7 +123,8 @@ class RegionTest {
 
   @Property(tries = 25)
   void tilesMakeNoDifference(
-      @ForAll @DoubleRange(min = 0, max = 40) double feather, @ForAll @DoubleRange(min = 1, max = 200) double cut) {
+      @ForAll @DoubleRange(min = 0, max = 40) double feather,
+      @ForAll @DoubleRange(min = 1, max = 200) double cut) {
     Part a = outline(Part.Combine.ADD, 20, 30, 280, 40, 90, 200);
     Part b = new Part("b", Part.Combine.TAKE_AWAY, stroke(0.05, 0.6, 1));
     Part w = new Part("w", Part.Combine.ADD, new Shape.WindowFinder(2));
@@ -135,13 +143,26 @@ class RegionTest {
     return new Shape.Brush(
         List.of(
             new Shape.Stroke(
-                radius, softness, flow, false, List.of(new Point(0.2, 0.3), new Point(0.5, 0.35), new Point(0.7, 0.2)))));
+                radius,
+                softness,
+                flow,
+                false,
+                List.of(new Point(0.2, 0.3), new Point(0.5, 0.35), new Point(0.7, 0.2)))));
   }
 
   @Test
   void aHardStrokeCoversItsCapsule() {
-    Shape.Stroke line = new Shape.Stroke(20 / 360.0, 0, 1, false, List.of(new Point(100 / 360.0, 0.3), new Point(200 / 360.0, 0.3)));
-    float[] m = draw(region(0, false, new Part("b", Part.Combine.ADD, new Shape.Brush(List.of(line)))), WHOLE);
+    Shape.Stroke line =
+        new Shape.Stroke(
+            20 / 360.0,
+            0,
+            1,
+            false,
+            List.of(new Point(100 / 360.0, 0.3), new Point(200 / 360.0, 0.3)));
+    float[] m =
+        draw(
+            region(0, false, new Part("b", Part.Combine.ADD, new Shape.Brush(List.of(line)))),
+            WHOLE);
     assertThat(area(m)).isCloseTo(100 * 40 + Math.PI * 400, within(60.0));
   }
 
@@ -156,13 +177,16 @@ class RegionTest {
   }
 
   private static float[] brushed(Shape.Stroke... strokes) {
-    return draw(region(0, false, new Part("b", Part.Combine.ADD, new Shape.Brush(List.of(strokes)))), WHOLE);
+    return draw(
+        region(0, false, new Part("b", Part.Combine.ADD, new Shape.Brush(List.of(strokes)))),
+        WHOLE);
   }
 
   /** Against the known panes of the room: bars out, panes in. */
   @Test
   void panesAreFoundWithoutTheirBars() {
-    float[] found = draw(region(0, false, new Part("w", Part.Combine.ADD, new Shape.WindowFinder(0))), WHOLE);
+    float[] found =
+        draw(region(0, false, new Part("w", Part.Combine.ADD, new Shape.WindowFinder(0))), WHOLE);
     double both = 0;
     double either = 0;
     for (int y = 0; y < 240; y++) {
@@ -179,14 +203,18 @@ class RegionTest {
 
   @Test
   void burntLightIsWhereTheFrameIsBurnt() {
-    float[] m = draw(region(0, false, new Part("b", Part.Combine.ADD, new Shape.BurntLight("a1", 0.2))), WHOLE);
+    float[] m =
+        draw(
+            region(0, false, new Part("b", Part.Combine.ADD, new Shape.BurntLight("a1", 0.2))),
+            WHOLE);
     assertThat(m[100 * 360 + 140]).isEqualTo(1);
     assertThat(m[220 * 360 + 10]).isZero();
   }
 
   @Test
   void senselessPartsAreRefused() {
-    assertThatThrownBy(() -> new Shape.Stroke(0, 0, 1, false, List.of())).hasMessageContaining("brush");
+    assertThatThrownBy(() -> new Shape.Stroke(0, 0, 1, false, List.of()))
+        .hasMessageContaining("brush");
     assertThatThrownBy(() -> new Shape.WindowFinder(50)).hasMessageContaining("20 px");
     assertThatThrownBy(() -> new Point(Double.NaN, 0)).isInstanceOf(IllegalArgumentException.class);
   }

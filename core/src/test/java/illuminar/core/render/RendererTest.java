@@ -38,7 +38,12 @@ class RendererTest {
 
   static Recipe recipe(double exposure) {
     Region panes =
-        new Region("panes", "Panes", List.of(new Part("p", Part.Combine.ADD, new Shape.WindowFinder(0))), 0, false);
+        new Region(
+            "panes",
+            "Panes",
+            List.of(new Part("p", Part.Combine.ADD, new Shape.WindowFinder(0))),
+            0,
+            false);
     Region corner =
         new Region(
             "corner",
@@ -47,7 +52,8 @@ class RendererTest {
                 new Part(
                     "o",
                     Part.Combine.ADD,
-                    new Shape.Outline(List.of(new Point(0, 0), new Point(0.4, 0.02), new Point(0.2, 0.5))))),
+                    new Shape.Outline(
+                        List.of(new Point(0, 0), new Point(0.4, 0.02), new Point(0.2, 0.5))))),
             40,
             false);
     return new Recipe(
@@ -56,10 +62,16 @@ class RendererTest {
         List.of(
             pass("w", new BringFrame("w", 0.8, 4), new Where("panes", false), Gate.ALL, 1),
             pass("t1", new Tone(exposure, 12, -30, 40), Where.EVERYWHERE, Gate.ALL, 0.8),
-            pass("t2", new Tone(-0.5, 0, 0, 0), new Where("corner", true), new Gate(-6, -4, -1, 0), 0.6)));
+            pass(
+                "t2",
+                new Tone(-0.5, 0, 0, 0),
+                new Where("corner", true),
+                new Gate(-6, -4, -1, 0),
+                0.6)));
   }
 
-  private static Pass pass(String id, illuminar.core.pass.Move move, Where where, Gate gate, double strength) {
+  private static Pass pass(
+      String id, illuminar.core.pass.Move move, Where where, Gate gate, double strength) {
     return new Pass(id, true, move, where, gate, strength, "");
   }
 
@@ -74,7 +86,11 @@ class RendererTest {
           for (int c = 0; c < 3; c++) {
             for (int j = 0; j < tile.height(); j++) {
               System.arraycopy(
-                  p.channel(c), j * tile.width(), out.channel(c), (tile.y() + j) * W + tile.x(), tile.width());
+                  p.channel(c),
+                  j * tile.width(),
+                  out.channel(c),
+                  (tile.y() + j) * W + tile.x(),
+                  tile.width());
             }
           }
         });
@@ -83,7 +99,9 @@ class RendererTest {
 
   private static void same(Picture a, Picture b) {
     for (int c = 0; c < 3; c++) {
-      assertThat(Arrays.equals(a.channel(c), b.channel(c))).as("channel %d bit for bit", c).isTrue();
+      assertThat(Arrays.equals(a.channel(c), b.channel(c)))
+          .as("channel %d bit for bit", c)
+          .isTrue();
     }
   }
 
@@ -91,7 +109,9 @@ class RendererTest {
   @CsvSource({"480,320", "64,64", "100,37", "480,16", "33,320"})
   void tilesMakeNoDifference(int tileW, int tileH) {
     Recipe recipe = recipe(0.4);
-    same(deliver(renderer(), recipe, tileW, tileH), renderer().picture(recipe, Raster.whole(W, H, 1)));
+    same(
+        deliver(renderer(), recipe, tileW, tileH),
+        renderer().picture(recipe, Raster.whole(W, H, 1)));
   }
 
   @Test
@@ -133,7 +153,9 @@ class RendererTest {
             .map(p -> new Pass(p.id(), true, p.move(), p.where(), p.gate(), 0, ""))
             .toList();
     Raster raster = Raster.fitted(W, H, 300);
-    same(renderer().picture(full.withPasses(off), raster), renderer().picture(full.withPasses(List.of()), raster));
+    same(
+        renderer().picture(full.withPasses(off), raster),
+        renderer().picture(full.withPasses(List.of()), raster));
   }
 
   @Test
@@ -147,9 +169,9 @@ class RendererTest {
   }
 
   /**
-   * The preview is the delivery. ENGINE.md asks for a mean of 0.5 and a 99th percentile of 2.0; this
-   * tiny room has grain as fine as its pixels, so its percentile is allowed more. The proof measures the
-   * real scene.
+   * The preview is the delivery. ENGINE.md asks for a mean of 0.5 and a 99th percentile of 2.0;
+   * this tiny room has grain as fine as its pixels, so its percentile is allowed more. The proof
+   * measures the real scene.
    */
   @Test
   void previewShowsTheDelivery() {

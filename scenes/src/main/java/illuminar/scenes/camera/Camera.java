@@ -9,8 +9,9 @@ import java.util.SplittableRandom;
 import java.util.stream.IntStream;
 
 /**
- * A camera: exposure, white balance, drift of the tripod, sensor noise, and the tone curve of its JPEGs.
- * The curve is our own and known, so that a response estimated from its frames can be checked.
+ * A camera: exposure, white balance, drift of the tripod, sensor noise, and the tone curve of its
+ * JPEGs. The curve is our own and known, so that a response estimated from its frames can be
+ * checked.
  *
  * @param gain codes per kcd/m² at 0 stops exposure
  * @param fullWell electrons at the highest code at ISO 100; sets shot noise
@@ -66,10 +67,14 @@ public record Camera(double gain, double fullWell, double read, double[] white) 
                 double u = cx + back.a() * (x - cx) - back.b() * (y - cy) + back.dx();
                 double v = cy + back.b() * (x - cx) + back.a() * (y - cy) + back.dy();
                 for (int c = 0; c < 3; c++) {
-                  double light = (drift.isNone() ? sum[c][y * w + x] : cubic(sum[c], w, h, u, v)) * k * white[c];
+                  double light =
+                      (drift.isNone() ? sum[c][y * w + x] : cubic(sum[c], w, h, u, v))
+                          * k
+                          * white[c];
                   double e = Math.max(0, light) * electrons;
                   double noise = Math.sqrt(e + read * read) * gauss(random);
-                  out[(y * w + x) * 3 + c] = (float) Math.max(0, Math.min(1, (e + noise) / electrons));
+                  out[(y * w + x) * 3 + c] =
+                      (float) Math.max(0, Math.min(1, (e + noise) / electrons));
                 }
               }
             });
@@ -81,7 +86,10 @@ public record Camera(double gain, double fullWell, double read, double[] white) 
     return Math.sqrt(-2 * Math.log(a)) * Math.cos(2 * Math.PI * random.nextDouble());
   }
 
-  /** Catmull-Rom interpolation, held between the nearest four values so that bright edges do not ring. */
+  /**
+   * Catmull-Rom interpolation, held between the nearest four values so that bright edges do not
+   * ring.
+   */
   private static double cubic(float[] p, int w, int h, double x, double y) {
     int x0 = (int) Math.floor(x);
     int y0 = (int) Math.floor(y);

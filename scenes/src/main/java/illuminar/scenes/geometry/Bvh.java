@@ -26,8 +26,10 @@ public final class Bvh {
     public float x;
     public float y;
     public float z;
+
     /** Smooth normal, turned towards the ray's origin. */
     public float nx;
+
     public float ny;
     public float nz;
     public Material material;
@@ -56,7 +58,9 @@ public final class Bvh {
     arrange(n);
   }
 
-  /** Lays the triangles out in the order of the leaves, so that a leaf reads one stretch of memory. */
+  /**
+   * Lays the triangles out in the order of the leaves, so that a leaf reads one stretch of memory.
+   */
   private void arrange(int n) {
     float[] t = new float[n * 9];
     float[] m = new float[n * 9];

@@ -3,9 +3,9 @@ package illuminar.scenes.geometry;
 import illuminar.scenes.material.Material;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.IdentityHashMap;
 
 /**
  * Triangles with smooth normals and materials, and the builders a furniture maker needs. Shapes are
@@ -151,8 +151,8 @@ public final class Mesh {
   }
 
   /**
-   * A turned shape round the upright axis: {@code profile} lists radius and height in pairs, from the
-   * foot to the top.
+   * A turned shape round the upright axis: {@code profile} lists radius and height in pairs, from
+   * the foot to the top.
    */
   public void lathe(double[] profile, int sides, Material m) {
     int rings = profile.length / 2;
@@ -187,8 +187,9 @@ public final class Mesh {
     for (int k = 0; k < sides; k++) {
       Vec a = spoke(u, v, 2 * Math.PI * k / sides);
       Vec b = spoke(u, v, 2 * Math.PI * (k + 1) / sides);
-      double[][] p = {along(from, a, radius), along(from, b, radius), along(to, b, radius),
-        along(to, a, radius)};
+      double[][] p = {
+        along(from, a, radius), along(from, b, radius), along(to, b, radius), along(to, a, radius)
+      };
       double[] na = {a.x(), a.y(), a.z()};
       double[] nb = {b.x(), b.y(), b.z()};
       quad(p, new double[][] {na, nb, nb, na}, m);
@@ -235,8 +236,12 @@ public final class Mesh {
           double u = (double) (i + (k == 1 || k == 2 ? 1 : 0)) / nu;
           double v = (double) (j + (k >= 2 ? 1 : 0)) / nv;
           p[k] = sheet.point(u, v);
-          n[k] = normal(sheet.point(u - h, v), sheet.point(u + h, v), sheet.point(u, v - h),
-              sheet.point(u, v + h));
+          n[k] =
+              normal(
+                  sheet.point(u - h, v),
+                  sheet.point(u + h, v),
+                  sheet.point(u, v - h),
+                  sheet.point(u, v + h));
         }
         quad(p, n, m);
       }

@@ -11,7 +11,9 @@ public interface Light {
   /** One random point of the source as seen from (x, y, z). */
   void sample(float x, float y, float z, SplittableRandom random, Sample out);
 
-  /** Direction towards the sampled point and radiance over density, without the receiver's cosine. */
+  /**
+   * Direction towards the sampled point and radiance over density, without the receiver's cosine.
+   */
   final class Sample {
     public float dx;
     public float dy;

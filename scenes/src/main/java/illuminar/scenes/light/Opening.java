@@ -4,8 +4,7 @@ import illuminar.scenes.outdoors.Outdoors;
 import java.util.SplittableRandom;
 
 /** A window opening in a plane z = const through which the world outside shines into +z. */
-public record Opening(
-    int group, float x0, float x1, float y0, float y1, float z, Outdoors outdoors)
+public record Opening(int group, float x0, float x1, float y0, float y1, float z, Outdoors outdoors)
     implements Light {
 
   @Override

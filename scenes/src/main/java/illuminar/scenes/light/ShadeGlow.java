@@ -5,7 +5,12 @@ import java.util.SplittableRandom;
 
 /** The lit outside of a lamp shade: a cone's side, glowing evenly. Radiance in kcd/m². */
 public record ShadeGlow(
-    int group, Vec foot, float footRadius, float topRadius, float height, float[] colour,
+    int group,
+    Vec foot,
+    float footRadius,
+    float topRadius,
+    float height,
+    float[] colour,
     float radiance)
     implements Light {
 

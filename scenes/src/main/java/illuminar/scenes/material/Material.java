@@ -17,16 +17,22 @@ public interface Material {
     public float nx;
     public float ny;
     public float nz;
+
     /** Share of light scattered, in [0, 1]. */
     public float r;
+
     public float g;
     public float b;
+
     /** Mirror reflection at right angles, 0 for matt, 0.04 for varnish, 0.6 for metal. */
     public float gloss;
+
     /** Spread of the mirror reflection, 0 to 1. */
     public float rough;
+
     /** Whether the reflection takes the surface's colour, as metals do. */
     public boolean metal;
+
     /** Light given off by the lamp group, in kilocandela per square metre. */
     public float glow;
 

@@ -45,8 +45,16 @@ public final class Materials {
   }
 
   private static void grain(
-      Material.Point p, float x, float y, float z, int along, double r, double g, double b,
-      double gloss, double rough) {
+      Material.Point p,
+      float x,
+      float y,
+      float z,
+      int along,
+      double r,
+      double g,
+      double b,
+      double gloss,
+      double rough) {
     if (!p.detail) {
       p.colour(r, g, b, 0.97);
       return;
@@ -85,7 +93,10 @@ public final class Materials {
         p.gloss *= dark;
       }
       if (p.detail)
-      p.bump(0.02f * (value(p.x * 14, 0, p.z * 3) - 0.5f), 0, 0.02f * (value(p.x * 9, 4, p.z * 5) - 0.5f));
+        p.bump(
+            0.02f * (value(p.x * 14, 0, p.z * 3) - 0.5f),
+            0,
+            0.02f * (value(p.x * 9, 4, p.z * 5) - 0.5f));
     };
   }
 
@@ -97,7 +108,8 @@ public final class Materials {
         p.colour(r, g, b, 0.92);
         return;
       }
-      float weave = 0.5f + 0.25f * (float) (Math.sin((p.x + p.z) * k * 6.283) + Math.sin(p.y * k * 6.283));
+      float weave =
+          0.5f + 0.25f * (float) (Math.sin((p.x + p.z) * k * 6.283) + Math.sin(p.y * k * 6.283));
       float slub = fractal(p.x * 30, p.y * 300, p.z * 30, 2);
       p.colour(r, g, b, 0.80 + 0.20 * weave + 0.25 * (slub - 0.5));
     };
@@ -186,7 +198,9 @@ public final class Materials {
       p.rough = 0.35f;
       float gold = hash(seed, 4, 2);
       if (gold > 0.45f && (Math.abs(v - 0.84f) < 0.012f || Math.abs(v - 0.14f) < 0.012f)
-          || gold > 0.3f && Math.abs(v - 0.66f) < 0.05f && value(p.x * 260, p.y * 260, p.z * 260) > 0.5f) {
+          || gold > 0.3f
+              && Math.abs(v - 0.66f) < 0.05f
+              && value(p.x * 260, p.y * 260, p.z * 260) > 0.5f) {
         p.colour(0.55, 0.43, 0.20, 1);
       }
       if (v > 0.985f) {
@@ -206,7 +220,9 @@ public final class Materials {
       p.colour(0.82, 0.79, 0.70, 1);
       double tick = angle / (2 * Math.PI) * 60;
       boolean major = Math.abs(tick / 5 - Math.round(tick / 5)) < 0.03;
-      if (d > 0.72f && d < 0.86f && (major || Math.abs(tick - Math.round(tick)) < 0.10 && d > 0.79f)) {
+      if (d > 0.72f
+          && d < 0.86f
+          && (major || Math.abs(tick - Math.round(tick)) < 0.10 && d > 0.79f)) {
         p.colour(0.03, 0.03, 0.03, 1);
       }
       double across = Math.abs(u * Math.sin(hand) - v * Math.cos(hand));

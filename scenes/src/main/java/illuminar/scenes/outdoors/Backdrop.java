@@ -4,8 +4,8 @@ import java.util.stream.IntStream;
 
 /**
  * An outdoor world seen from one place, drawn once onto a plane and looked up afterwards: what lies
- * metres away through a window hardly shifts within one picture. Rays that miss the plane see the broad
- * light.
+ * metres away through a window hardly shifts within one picture. Rays that miss the plane see the
+ * broad light.
  */
 public final class Backdrop implements Outdoors {
   private final Outdoors world;
@@ -22,7 +22,15 @@ public final class Backdrop implements Outdoors {
    * @param width samples across
    */
   public Backdrop(
-      Outdoors world, float x, float y, float z, float left, float right, float low, float high, int width) {
+      Outdoors world,
+      float x,
+      float y,
+      float z,
+      float left,
+      float right,
+      float low,
+      float high,
+      int width) {
     this.world = world;
     this.left = left;
     this.right = right;

@@ -78,10 +78,24 @@ public final class Heath implements Outdoors {
   /** Height of the land at a place, finer the nearer it is. */
   private float height(float x, float z, float distance) {
     float d = -z;
-    float h = ground - 0.010f * Math.min(d, 160) + 3.4f * (fractal(x * 0.012f, 0, z * 0.012f, 3) - 0.5f) * step(8, 90, d);
-    h += d < 110 ? 0 : step(110, 420, d) * 26 * (fractal(x * 0.0052f + 2.2f, 8, z * 0.0052f, 4) - 0.30f);
-    h += d < 500 ? 0 : step(500, 1500, d) * 120 * (fractal(x * 0.0014f + 7.7f, 5, z * 0.0014f, 4) - 0.28f);
-    h += d < 1600 ? 0 : step(1600, 4200, d) * 430 * (fractal(x * 0.00046f + 5.3f, 3, z * 0.00046f, 5) - 0.22f);
+    float h =
+        ground
+            - 0.010f * Math.min(d, 160)
+            + 3.4f * (fractal(x * 0.012f, 0, z * 0.012f, 3) - 0.5f) * step(8, 90, d);
+    h +=
+        d < 110
+            ? 0
+            : step(110, 420, d) * 26 * (fractal(x * 0.0052f + 2.2f, 8, z * 0.0052f, 4) - 0.30f);
+    h +=
+        d < 500
+            ? 0
+            : step(500, 1500, d) * 120 * (fractal(x * 0.0014f + 7.7f, 5, z * 0.0014f, 4) - 0.28f);
+    h +=
+        d < 1600
+            ? 0
+            : step(1600, 4200, d)
+                * 430
+                * (fractal(x * 0.00046f + 5.3f, 3, z * 0.00046f, 5) - 0.22f);
     if (distance < 700) {
       h += bush(x, z, distance) + wall(x, z, distance);
     }
@@ -189,12 +203,17 @@ public final class Heath implements Outdoors {
     }
     if (t < 700 && bush(x, z, t) > 0.10f) {
       float sprig = value(x * 7.5f, 14, z * 7.5f);
-      float bloom = step(0.62f, 0.80f, sprig) * step(0.45f, 0.65f, fractal(x * 0.21f, 16, z * 0.21f, 2));
+      float bloom =
+          step(0.62f, 0.80f, sprig) * step(0.45f, 0.65f, fractal(x * 0.21f, 16, z * 0.21f, 2));
       c = blend(new float[] {0.040f, 0.056f, 0.020f}, new float[] {0.075f, 0.095f, 0.030f}, fine);
       c = blend(c, new float[] {0.33f, 0.24f, 0.02f}, bloom * 0.75f);
     }
     if (t < 400 && wall(x, z, t) > 0.08f) {
-      float stone = hash((int) Math.floor(x * 2.7f + 9 * hash(0, (int) Math.floor(h * 6.5f), 2)), (int) Math.floor(h * 6.5f), 3);
+      float stone =
+          hash(
+              (int) Math.floor(x * 2.7f + 9 * hash(0, (int) Math.floor(h * 6.5f), 2)),
+              (int) Math.floor(h * 6.5f),
+              3);
       float joint = fractal(x * 6, h * 9, z * 3, 2);
       float grey = (0.085f + 0.075f * stone) * (0.6f + 0.7f * joint);
       return new float[] {grey, grey * 0.98f, grey * 0.90f};

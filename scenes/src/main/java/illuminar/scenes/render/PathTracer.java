@@ -10,8 +10,8 @@ import java.util.stream.IntStream;
 
 /**
  * Path tracing with every light's share kept apart. Source: Kajiya, "The rendering equation", 1986,
- * with light sampling at each bounce; Schlick 1994 for reflection at an angle. Repeatable bit for bit:
- * each pixel has random numbers of its own.
+ * with light sampling at each bounce; Schlick 1994 for reflection at an angle. Repeatable bit for
+ * bit: each pixel has random numbers of its own.
  */
 public final class PathTracer {
   private static final int BOUNCES = 5;
@@ -78,7 +78,10 @@ public final class PathTracer {
     SplittableRandom random;
   }
 
-  /** Renders with {@code samples} paths and three times as many looks a pixel; {@code progress} hears the rows done. */
+  /**
+   * Renders with {@code samples} paths and three times as many looks a pixel; {@code progress}
+   * hears the rows done.
+   */
   Gathered gather(int width, int height, int samples, IntConsumer progress) {
     Gathered out = new Gathered(width, height, groups);
     AtomicInteger done = new AtomicInteger();
@@ -145,8 +148,8 @@ public final class PathTracer {
     return random.nextDouble() + random.nextDouble() - 1;
   }
 
-  private void surface(Walker w, float fx, float fy, float fz, int i, int looks, boolean follow,
-      Gathered out) {
+  private void surface(
+      Walker w, float fx, float fy, float fz, int i, int looks, boolean follow, Gathered out) {
     Bvh.Hit hit = w.hit;
     w.point.prepare(hit.x, hit.y, hit.z, hit.nx, hit.ny, hit.nz);
     float gx = hit.nx;
@@ -173,7 +176,8 @@ public final class PathTracer {
       }
     }
     float cos = Math.max(0, -(fx * nx + fy * ny + fz * nz));
-    float fresnel = gloss <= 0 ? 0 : gloss + (1 - gloss) * (float) Math.pow(1 - cos, 5) * (1 - rough);
+    float fresnel =
+        gloss <= 0 ? 0 : gloss + (1 - gloss) * (float) Math.pow(1 - cos, 5) * (1 - rough);
     float share = 1f / looks;
     for (int c = 0; c < 3; c++) {
       out.albedo[c][i] += colour[c] * (1 - fresnel) * share;
@@ -201,7 +205,10 @@ public final class PathTracer {
       reflect(w, px, py, pz, nx, ny, nz, fx, fy, fz, rough);
       for (int g = 0; g < groups; g++) {
         for (int c = 0; c < 3; c++) {
-          float tint = metal ? colour[c] / Math.max(0.05f, Math.max(colour[0], Math.max(colour[1], colour[2]))) : 1;
+          float tint =
+              metal
+                  ? colour[c] / Math.max(0.05f, Math.max(colour[0], Math.max(colour[1], colour[2])))
+                  : 1;
           out.mirrored[g][c][i] += fresnel * tint * Math.min(FIREFLY, w.mirror[g][c]) * share;
         }
       }
@@ -215,12 +222,22 @@ public final class PathTracer {
   }
 
   /**
-   * Light that comes straight from the sources, one random point each; with {@code every} = 2 from a
-   * random half of the groups, counted double.
+   * Light that comes straight from the sources, one random point each; with {@code every} = 2 from
+   * a random half of the groups, counted double.
    */
   private void arrive(
-      Walker w, float x, float y, float z, float nx, float ny, float nz, float[][] into,
-      float r, float g, float b, int every) {
+      Walker w,
+      float x,
+      float y,
+      float z,
+      float nx,
+      float ny,
+      float nz,
+      float[][] into,
+      float r,
+      float g,
+      float b,
+      int every) {
     int skip = every == 1 ? -1 : w.random.nextInt(every);
     for (int k = 0; k < groups; k++) {
       Light[] of = byGroup[k];
@@ -246,8 +263,18 @@ public final class PathTracer {
 
   /** Follows scattered light onwards from a point, adding what it finds into {@code into}. */
   private void bounce(
-      Walker w, float x, float y, float z, float nx, float ny, float nz, float[][] into,
-      float r0, float g0, float b0, int depth0) {
+      Walker w,
+      float x,
+      float y,
+      float z,
+      float nx,
+      float ny,
+      float nz,
+      float[][] into,
+      float r0,
+      float g0,
+      float b0,
+      int depth0) {
     float r = r0;
     float g = g0;
     float b = b0;
@@ -312,8 +339,17 @@ public final class PathTracer {
 
   /** Light seen in a glossy surface, into the walker's mirror. */
   private void reflect(
-      Walker w, float x, float y, float z, float nx, float ny, float nz,
-      float fx, float fy, float fz, float rough) {
+      Walker w,
+      float x,
+      float y,
+      float z,
+      float nx,
+      float ny,
+      float nz,
+      float fx,
+      float fy,
+      float fz,
+      float rough) {
     clear(w.mirror);
     float spread = rough * rough;
     double h = 2 * w.random.nextDouble() - 1;
@@ -335,7 +371,10 @@ public final class PathTracer {
       return;
     }
     if (!bvh.closest(x, y, z, dx, dy, dz, 1e4f, w.hit)) {
-      float[] l = rough < 0.15f ? scene.outdoors().seen(x, y, z, dx, dy, dz) : scene.outdoors().broad(dx, dy, dz);
+      float[] l =
+          rough < 0.15f
+              ? scene.outdoors().seen(x, y, z, dx, dy, dz)
+              : scene.outdoors().broad(dx, dy, dz);
       if (dz < 0) {
         System.arraycopy(l, 0, w.mirror[0], 0, 3);
       }

@@ -3,8 +3,8 @@ package illuminar.scenes.render;
 import java.util.List;
 
 /**
- * A rendered view, lights apart, with its truth. All arrays are row by row; colours are linear sRGB in
- * kcd/m².
+ * A rendered view, lights apart, with its truth. All arrays are row by row; colours are linear sRGB
+ * in kcd/m².
  *
  * @param lights one entry for each light group: three planes of the picture under this light alone
  * @param outside share of each pixel that shows the world outside, in [0, 1]

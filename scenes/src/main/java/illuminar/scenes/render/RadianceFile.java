@@ -12,8 +12,8 @@ import java.nio.file.StandardOpenOption;
 import java.util.List;
 
 /**
- * Keeps a rendered view between commands: a line of text (width, height, light names), then the planes
- * as little-endian floats: each light, outside share, view, albedo.
+ * Keeps a rendered view between commands: a line of text (width, height, light names), then the
+ * planes as little-endian floats: each light, outside share, view, albedo.
  */
 public final class RadianceFile {
   private RadianceFile() {}
@@ -22,9 +22,18 @@ public final class RadianceFile {
     Files.createDirectories(path.toAbsolutePath().getParent());
     Path part = path.resolveSibling(path.getFileName() + ".part");
     String head =
-        radiance.width() + " " + radiance.height() + " " + String.join(",", radiance.names()) + "\n";
+        radiance.width()
+            + " "
+            + radiance.height()
+            + " "
+            + String.join(",", radiance.names())
+            + "\n";
     try (FileChannel out =
-        FileChannel.open(part, StandardOpenOption.CREATE, StandardOpenOption.WRITE, StandardOpenOption.TRUNCATE_EXISTING)) {
+        FileChannel.open(
+            part,
+            StandardOpenOption.CREATE,
+            StandardOpenOption.WRITE,
+            StandardOpenOption.TRUNCATE_EXISTING)) {
       out.write(ByteBuffer.wrap(head.getBytes(StandardCharsets.US_ASCII)));
       for (float[][] light : radiance.lights()) {
         planes(out, light);

@@ -13,7 +13,11 @@ public final class Rendering {
     int groups = scene.groups().size();
     for (int i = 0; i < width * height; i++) {
       float n =
-          (float) Math.sqrt(g.normal[0][i] * g.normal[0][i] + g.normal[1][i] * g.normal[1][i] + g.normal[2][i] * g.normal[2][i]);
+          (float)
+              Math.sqrt(
+                  g.normal[0][i] * g.normal[0][i]
+                      + g.normal[1][i] * g.normal[1][i]
+                      + g.normal[2][i] * g.normal[2][i]);
       if (n > 0) {
         g.normal[0][i] /= n;
         g.normal[1][i] /= n;

@@ -9,7 +9,8 @@ import java.util.List;
 /**
  * A room ready to be rendered.
  *
- * @param groups names of the separate lights, in the order of their group numbers; group 0 is daylight
+ * @param groups names of the separate lights, in the order of their group numbers; group 0 is
+ *     daylight
  * @param lampGroup the group that glowing surfaces belong to
  * @param lampColour its colour, linear sRGB of luminance 1
  */

@@ -3,9 +3,9 @@ package illuminar.scenes.render;
 import java.util.stream.IntStream;
 
 /**
- * Takes render noise out of light, not out of texture: an edge-avoiding wavelet filter led by normals
- * and depth. Source: Dammertz, Sewtz, Hanika, Lensch, "Edge-avoiding À-Trous wavelet transform for
- * fast global illumination filtering", 2010.
+ * Takes render noise out of light, not out of texture: an edge-avoiding wavelet filter led by
+ * normals and depth. Source: Dammertz, Sewtz, Hanika, Lensch, "Edge-avoiding À-Trous wavelet
+ * transform for fast global illumination filtering", 2010.
  */
 final class Smoothing {
   private static final float[] KERNEL = {1 / 16f, 4 / 16f, 6 / 16f, 4 / 16f, 1 / 16f};
@@ -15,11 +15,10 @@ final class Smoothing {
   /**
    * Smooths three planes in place.
    *
-   * @param tolerance how far two values may differ, as a share of their size, to be mixed; halves with
-   *     each of the {@code levels} after the first two, which mix everything on one surface
+   * @param tolerance how far two values may differ, as a share of their size, to be mixed; halves
+   *     with each of the {@code levels} after the first two, which mix everything on one surface
    */
-  static void smooth(
-      PathTracer.Gathered g, float[][] light, int levels, float tolerance) {
+  static void smooth(PathTracer.Gathered g, float[][] light, int levels, float tolerance) {
     float[][] from = light;
     float[][] to = new float[3][g.width * g.height];
     for (int level = 0; level < levels; level++) {
@@ -98,7 +97,10 @@ final class Smoothing {
         if (g.outside[k] > 0.6f) {
           continue;
         }
-        float cos = g.normal[0][i] * g.normal[0][k] + g.normal[1][i] * g.normal[1][k] + g.normal[2][i] * g.normal[2][k];
+        float cos =
+            g.normal[0][i] * g.normal[0][k]
+                + g.normal[1][i] * g.normal[1][k]
+                + g.normal[2][i] * g.normal[2][k];
         if (cos < 0.75f) {
           continue;
         }

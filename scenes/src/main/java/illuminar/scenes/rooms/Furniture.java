@@ -57,10 +57,30 @@ final class Furniture {
   static void chair(Mesh mesh, Material wood, Material seat) {
     double w = 0.21;
     for (int sx = -1; sx <= 1; sx += 2) {
-      mesh.rod(new double[] {sx * w, 0, -0.19}, new double[] {sx * w * 0.95, 0.44, -0.18}, 0.017, 12, wood);
-      mesh.rod(new double[] {sx * w, 0, 0.22}, new double[] {sx * w * 0.92, 0.46, 0.19}, 0.018, 12, wood);
-      mesh.rod(new double[] {sx * w * 0.92, 0.46, 0.19}, new double[] {sx * w * 0.9, 0.93, 0.26}, 0.017, 12, wood);
-      mesh.rod(new double[] {sx * w * 0.98, 0.2, -0.185}, new double[] {sx * w * 0.96, 0.2, 0.205}, 0.011, 10, wood);
+      mesh.rod(
+          new double[] {sx * w, 0, -0.19},
+          new double[] {sx * w * 0.95, 0.44, -0.18},
+          0.017,
+          12,
+          wood);
+      mesh.rod(
+          new double[] {sx * w, 0, 0.22},
+          new double[] {sx * w * 0.92, 0.46, 0.19},
+          0.018,
+          12,
+          wood);
+      mesh.rod(
+          new double[] {sx * w * 0.92, 0.46, 0.19},
+          new double[] {sx * w * 0.9, 0.93, 0.26},
+          0.017,
+          12,
+          wood);
+      mesh.rod(
+          new double[] {sx * w * 0.98, 0.2, -0.185},
+          new double[] {sx * w * 0.96, 0.2, 0.205},
+          0.011,
+          10,
+          wood);
     }
     mesh.rod(new double[] {-w, 0.26, -0.185}, new double[] {w, 0.26, -0.185}, 0.011, 10, wood);
     mesh.box(-0.235, 0.435, -0.22, 0.235, 0.462, 0.215, 0.01, wood);
@@ -102,9 +122,26 @@ final class Furniture {
   /** A potted plant with arching leaves. */
   static void plant(Mesh mesh, double size, int leaves, int seed) {
     mesh.lathe(
-        new double[] {0, 0, 0.07 * size, 0, 0.10 * size, 0.16 * size, 0.112 * size, 0.16 * size,
-          0.112 * size, 0.19 * size, 0.098 * size, 0.19 * size, 0.09 * size, 0.165 * size, 0, 0.165 * size},
-        40, Materials.clay());
+        new double[] {
+          0,
+          0,
+          0.07 * size,
+          0,
+          0.10 * size,
+          0.16 * size,
+          0.112 * size,
+          0.16 * size,
+          0.112 * size,
+          0.19 * size,
+          0.098 * size,
+          0.19 * size,
+          0.09 * size,
+          0.165 * size,
+          0,
+          0.165 * size
+        },
+        40,
+        Materials.clay());
     Random random = new Random(seed);
     Material leaf = Materials.leaf();
     for (int i = 0; i < leaves; i++) {
@@ -122,7 +159,9 @@ final class Furniture {
                 double cup = 0.25 * broad * (2 * u - 1) * (2 * u - 1);
                 return new double[] {x, y + cup, half * (2 * u - 1)};
               },
-              4, 12, leaf);
+              4,
+              12,
+              leaf);
     }
   }
 
@@ -132,7 +171,12 @@ final class Furniture {
     for (int i = 0; i < 3; i++) {
       double a = 2 * Math.PI * i / 3 + 0.5;
       mesh.rod(head, new double[] {0.42 * Math.cos(a), 0, 0.42 * Math.sin(a)}, 0.016, 12, wood);
-      mesh.rod(new double[] {0.25 * Math.cos(a), 0.45, 0.25 * Math.sin(a)}, new double[] {0, 0.45, 0}, 0.006, 8, BRASS);
+      mesh.rod(
+          new double[] {0.25 * Math.cos(a), 0.45, 0.25 * Math.sin(a)},
+          new double[] {0, 0.45, 0},
+          0.006,
+          8,
+          BRASS);
     }
     mesh.ball(0, 1.14, 0, 0.035, 1, BRASS);
     mesh.rod(new double[] {0, 1.14, 0}, new double[] {0, 1.22, 0}, 0.014, 16, BRASS);
@@ -148,7 +192,8 @@ final class Furniture {
 
   /** Cups of an anemometer on a turned foot. */
   static void anemometer(Mesh mesh, Material wood) {
-    mesh.lathe(new double[] {0, 0, 0.075, 0, 0.075, 0.015, 0.055, 0.025, 0.02, 0.04, 0, 0.04}, 40, wood);
+    mesh.lathe(
+        new double[] {0, 0, 0.075, 0, 0.075, 0.015, 0.055, 0.025, 0.02, 0.04, 0, 0.04}, 40, wood);
     mesh.rod(new double[] {0, 0.03, 0}, new double[] {0, 0.25, 0}, 0.007, 16, BRASS);
     for (int i = 0; i < 4; i++) {
       double a = Math.PI / 2 * i + 0.35;
@@ -165,27 +210,48 @@ final class Furniture {
     mesh.box(-0.17, 0, -0.1, 0.17, 0.04, 0.1, 0.008, wood);
     for (int sx = -1; sx <= 1; sx += 2) {
       for (int sz = -1; sz <= 1; sz += 2) {
-        mesh.box(sx * 0.15 - 0.007, 0.04, sz * 0.08 - 0.007, sx * 0.15 + 0.007, 0.19, sz * 0.08 + 0.007, wood);
+        mesh.box(
+            sx * 0.15 - 0.007,
+            0.04,
+            sz * 0.08 - 0.007,
+            sx * 0.15 + 0.007,
+            0.19,
+            sz * 0.08 + 0.007,
+            wood);
       }
     }
     mesh.box(-0.165, 0.19, -0.095, 0.165, 0.205, 0.095, 0.005, wood);
-    mesh.at(0.06, 0.045, 0, 0).lathe(new double[] {0, 0, 0.045, 0, 0.045, 0.105, 0, 0.105}, 36, Materials.chart(5, false));
+    mesh.at(0.06, 0.045, 0, 0)
+        .lathe(
+            new double[] {0, 0, 0.045, 0, 0.045, 0.105, 0, 0.105}, 36, Materials.chart(5, false));
     mesh.at(-0.07, 0.045, 0, 0)
-        .lathe(new double[] {0, 0, 0.035, 0, 0.035, 0.012, 0.028, 0.016, 0.035, 0.02, 0.035, 0.032, 0.028, 0.036, 0.035, 0.04, 0.03, 0.055, 0, 0.055}, 32, BRASS);
+        .lathe(
+            new double[] {
+              0, 0, 0.035, 0, 0.035, 0.012, 0.028, 0.016, 0.035, 0.02, 0.035, 0.032, 0.028, 0.036,
+              0.035, 0.04, 0.03, 0.055, 0, 0.055
+            },
+            32,
+            BRASS);
     mesh.rod(new double[] {-0.07, 0.11, 0.02}, new double[] {0.05, 0.09, 0.05}, 0.002, 6, STEEL);
   }
 
   /** A globe on a turned stand. */
   static void globe(Mesh mesh, Material wood) {
-    mesh.lathe(new double[] {0, 0, 0.09, 0, 0.09, 0.015, 0.03, 0.04, 0.016, 0.08, 0.022, 0.10, 0, 0.10}, 40, wood);
+    mesh.lathe(
+        new double[] {0, 0, 0.09, 0, 0.09, 0.015, 0.03, 0.04, 0.016, 0.08, 0.022, 0.10, 0, 0.10},
+        40,
+        wood);
     mesh.ball(0, 0.235, 0, 0.125, 1, Materials.chart(9, false));
-    mesh.at(0, 0.235, 0, 25).sheet(
-        (u, v) -> {
-          double a = Math.PI * (u * 1.05 - 0.55);
-          double r = 0.136;
-          return new double[] {r * Math.cos(a), r * Math.sin(a), 0.012 * (v - 0.5)};
-        },
-        40, 1, BRASS);
+    mesh.at(0, 0.235, 0, 25)
+        .sheet(
+            (u, v) -> {
+              double a = Math.PI * (u * 1.05 - 0.55);
+              double r = 0.136;
+              return new double[] {r * Math.cos(a), r * Math.sin(a), 0.012 * (v - 0.5)};
+            },
+            40,
+            1,
+            BRASS);
   }
 
   /** A cast-iron column radiator between x = 0 and {@code width}. */
@@ -194,7 +260,12 @@ final class Furniture {
     for (int i = 0; i < n; i++) {
       double x = (i + 0.5) * width / n;
       for (int k = -1; k <= 1; k++) {
-        mesh.rod(new double[] {x, 0.1, k * 0.042}, new double[] {x, height - 0.02, k * 0.042}, 0.0165, 14, paint);
+        mesh.rod(
+            new double[] {x, 0.1, k * 0.042},
+            new double[] {x, height - 0.02, k * 0.042},
+            0.0165,
+            14,
+            paint);
       }
       mesh.at(x, 0, 0, 0).box(-0.026, 0.075, -0.062, 0.026, 0.125, 0.062, 0.018, paint);
       mesh.at(x, 0, 0, 0).box(-0.026, height - 0.05, -0.062, 0.026, height, 0.062, 0.02, paint);

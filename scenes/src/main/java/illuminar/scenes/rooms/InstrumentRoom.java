@@ -17,9 +17,9 @@ import illuminar.scenes.render.Scene;
 import java.util.List;
 
 /**
- * The Instrument room of Fennick Weather House: noon daylight from a large north window, a desk lamp of
- * 2700 K, two flash umbrellas behind the camera. Light groups: daylight, lamp, flash left, flash right.
- * Metres; the window wall is z = 0, the camera looks towards −z.
+ * The Instrument room of Fennick Weather House: noon daylight from a large north window, a desk
+ * lamp of 2700 K, two flash umbrellas behind the camera. Light groups: daylight, lamp, flash left,
+ * flash right. Metres; the window wall is z = 0, the camera looks towards −z.
  */
 public final class InstrumentRoom {
   private static final double LEFT = -2.5;
@@ -45,7 +45,8 @@ public final class InstrumentRoom {
   /** Builds the room. */
   public static Scene scene() {
     Outdoors heath =
-        new Backdrop(new Heath(-0.9f, 0.00012f), 0.55f, 1.30f, 5.0f, -0.34f, 0.12f, -0.09f, 0.22f, 1400);
+        new Backdrop(
+            new Heath(-0.9f, 0.00012f), 0.55f, 1.30f, 5.0f, -0.34f, 0.12f, -0.09f, 0.22f, 1400);
     Mesh mesh = new Mesh();
     shell(mesh);
     window(mesh);
@@ -58,14 +59,35 @@ public final class InstrumentRoom {
     Vec lamp = LAMP_FOOT;
     List<Light> lights =
         List.of(
-            new Opening(0, (float) WIN_L, (float) WIN_R, (float) SILL, (float) HEAD, (float) REVEAL + 0.01f, heath),
+            new Opening(
+                0,
+                (float) WIN_L,
+                (float) WIN_R,
+                (float) SILL,
+                (float) HEAD,
+                (float) REVEAL + 0.01f,
+                heath),
             new Bulb(1, Vec.of(lamp.x(), lamp.y() + 0.49, lamp.z()), 0.03f, warm, 0.030f),
-            new ShadeGlow(1, Vec.of(lamp.x(), lamp.y() + 0.40, lamp.z()), 0.165f, 0.095f, 0.20f, warm, 0.42f),
-            new Disc(2, Vec.of(-1.9, 2.25, 5.0), Vec.of(0.42, -0.28, -0.86).unit(), 0.5f, flash, 0.62f),
-            new Disc(3, Vec.of(1.95, 2.25, 5.0), Vec.of(-0.42, -0.25, -0.86).unit(), 0.5f, flash, 0.62f));
+            new ShadeGlow(
+                1, Vec.of(lamp.x(), lamp.y() + 0.40, lamp.z()), 0.165f, 0.095f, 0.20f, warm, 0.42f),
+            new Disc(
+                2, Vec.of(-1.9, 2.25, 5.0), Vec.of(0.42, -0.28, -0.86).unit(), 0.5f, flash, 0.62f),
+            new Disc(
+                3,
+                Vec.of(1.95, 2.25, 5.0),
+                Vec.of(-0.42, -0.25, -0.86).unit(),
+                0.5f,
+                flash,
+                0.62f));
     return new Scene(
-        "instrument-room", mesh, List.of("daylight", "lamp", "flash-left", "flash-right"), lights, 1, warm,
-        heath, new Scene.Eye(Vec.of(0.55, 1.30, 5.0), -7, 0, 74));
+        "instrument-room",
+        mesh,
+        List.of("daylight", "lamp", "flash-left", "flash-right"),
+        lights,
+        1,
+        warm,
+        heath,
+        new Scene.Eye(Vec.of(0.55, 1.30, 5.0), -7, 0, 74));
   }
 
   private static final Vec LAMP_FOOT = Vec.of(-2.02, 0.76, 0.95);
@@ -149,8 +171,18 @@ public final class InstrumentRoom {
     Furniture.curtain(m.at(1.06, 2.46, 0.09, 0), 0.50, 2.42, 6, linen);
     Furniture.radiator(m.at(-0.72, 0, 0.13, 0), 1.44, 0.68, JOINERY);
     Furniture.plant(m.at(0.74, SILL, -0.05, 0), 0.75, 22, 4);
-    m.at(0.30, SILL, -0.05, 30).box(-0.09, 0, -0.06, 0.09, 0.03, 0.06, 0.004, Materials.book(0.24, 0.06, 0.04, 3, 0, 1));
-    m.at(0.31, SILL + 0.03, -0.05, 12).box(-0.085, 0, -0.058, 0.085, 0.022, 0.058, 0.004, Materials.book(0.05, 0.09, 0.07, 8, 0, 1));
+    m.at(0.30, SILL, -0.05, 30)
+        .box(-0.09, 0, -0.06, 0.09, 0.03, 0.06, 0.004, Materials.book(0.24, 0.06, 0.04, 3, 0, 1));
+    m.at(0.31, SILL + 0.03, -0.05, 12)
+        .box(
+            -0.085,
+            0,
+            -0.058,
+            0.085,
+            0.022,
+            0.058,
+            0.004,
+            Materials.book(0.05, 0.09, 0.07, 8, 0, 1));
   }
 
   private static void desk(Mesh m) {
@@ -164,37 +196,97 @@ public final class InstrumentRoom {
     for (int sx = -1; sx <= 1; sx += 2) {
       for (int sz = -1; sz <= 1; sz += 2) {
         m.at(-0.08 + sx * 0.60, 0, -0.13 + sz * 0.40, 0)
-            .lathe(new double[] {0, 0, 0.022, 0, 0.03, 0.03, 0.02, 0.07, 0.033, 0.30, 0.024, 0.50, 0.034, 0.54, 0.034, 0.62, 0, 0.62}, 28, OAK_UPRIGHT);
+            .lathe(
+                new double[] {
+                  0, 0, 0.022, 0, 0.03, 0.03, 0.02, 0.07, 0.033, 0.30, 0.024, 0.50, 0.034, 0.54,
+                  0.034, 0.62, 0, 0.62
+                },
+                28,
+                OAK_UPRIGHT);
       }
     }
     lamp(m.at(-0.40, 0.76, -0.07, 0));
     // an open log book, a cup, pencils, papers, a glass-less barometer
     Material paper = Materials.paint(0.72, 0.68, 0.57, 0.02, 0.4);
     Mesh log = m.at(0.12, 0.76, 0.08, 8);
-    log.sheet((u, v) -> new double[] {-0.21 * u, 0.012 + 0.018 * Math.sin(Math.PI * Math.pow(u, 0.6)), 0.28 * (v - 0.5)}, 16, 2, lined(paper));
-    log.sheet((u, v) -> new double[] {0.21 * u, 0.012 + 0.018 * Math.sin(Math.PI * Math.pow(u, 0.6)), 0.28 * (v - 0.5)}, 16, 2, lined(paper));
-    log.box(-0.222, 0, -0.148, 0.222, 0.008, 0.148, 0.003, Materials.paint(0.06, 0.035, 0.03, 0.03, 0.4));
+    log.sheet(
+        (u, v) ->
+            new double[] {
+              -0.21 * u, 0.012 + 0.018 * Math.sin(Math.PI * Math.pow(u, 0.6)), 0.28 * (v - 0.5)
+            },
+        16,
+        2,
+        lined(paper));
+    log.sheet(
+        (u, v) ->
+            new double[] {
+              0.21 * u, 0.012 + 0.018 * Math.sin(Math.PI * Math.pow(u, 0.6)), 0.28 * (v - 0.5)
+            },
+        16,
+        2,
+        lined(paper));
+    log.box(
+        -0.222,
+        0,
+        -0.148,
+        0.222,
+        0.008,
+        0.148,
+        0.003,
+        Materials.paint(0.06, 0.035, 0.03, 0.03, 0.4));
     m.at(0.44, 0.76, -0.12, 0)
-        .lathe(new double[] {0, 0, 0.036, 0, 0.04, 0.012, 0.04, 0.092, 0.036, 0.092, 0.036, 0.02, 0, 0.02}, 36, Materials.paint(0.035, 0.085, 0.16, 0.05, 0.08));
+        .lathe(
+            new double[] {
+              0, 0, 0.036, 0, 0.04, 0.012, 0.04, 0.092, 0.036, 0.092, 0.036, 0.02, 0, 0.02
+            },
+            36,
+            Materials.paint(0.035, 0.085, 0.16, 0.05, 0.08));
     Mesh pens = m.at(0.42, 0.76, -0.36, 0);
-    pens.lathe(new double[] {0, 0, 0.038, 0, 0.038, 0.10, 0.034, 0.10, 0.034, 0.01, 0, 0.01}, 32, Furniture.BRASS);
+    pens.lathe(
+        new double[] {0, 0, 0.038, 0, 0.038, 0.10, 0.034, 0.10, 0.034, 0.01, 0, 0.01},
+        32,
+        Furniture.BRASS);
     double[][] tips = {{0.02, 0.01}, {-0.025, 0.012}, {0.006, -0.024}, {0.028, -0.012}};
-    Material[] wood = {Materials.paint(0.5, 0.3, 0.04, 0.04, 0.2), Materials.paint(0.35, 0.04, 0.03, 0.04, 0.2), OAK_UPRIGHT, Materials.paint(0.03, 0.10, 0.07, 0.04, 0.2)};
+    Material[] wood = {
+      Materials.paint(0.5, 0.3, 0.04, 0.04, 0.2),
+      Materials.paint(0.35, 0.04, 0.03, 0.04, 0.2),
+      OAK_UPRIGHT,
+      Materials.paint(0.03, 0.10, 0.07, 0.04, 0.2)
+    };
     for (int i = 0; i < 4; i++) {
-      pens.rod(new double[] {-tips[i][0] * 0.6, 0.012, -tips[i][1] * 0.6}, new double[] {tips[i][0] * 1.5, 0.17 + 0.012 * i, tips[i][1] * 1.5}, 0.0036, 8, wood[i]);
+      pens.rod(
+          new double[] {-tips[i][0] * 0.6, 0.012, -tips[i][1] * 0.6},
+          new double[] {tips[i][0] * 1.5, 0.17 + 0.012 * i, tips[i][1] * 1.5},
+          0.0036,
+          8,
+          wood[i]);
     }
     Furniture.barograph(m.at(0.02, 0.76, -0.38, 6), WALNUT);
-    m.at(-0.62, 0.76, 0.18, 14).box(-0.11, 0, -0.15, 0.11, 0.035, 0.15, 0.004, Materials.book(0.04, 0.07, 0.12, 12, 0, 1));
-    m.at(-0.61, 0.795, 0.18, 3).box(-0.10, 0, -0.14, 0.10, 0.03, 0.14, 0.004, Materials.book(0.30, 0.19, 0.08, 13, 0, 1));
-    m.at(-0.60, 0.825, 0.17, 22).box(-0.085, 0, -0.12, 0.085, 0.022, 0.12, 0.004, Materials.book(0.22, 0.05, 0.04, 14, 0, 1));
-    Furniture.chair(m.at(0.16, 0, 0.66, -14), WALNUT_UPRIGHT, Materials.cloth(0.16, 0.24, 0.24, 500));
+    m.at(-0.62, 0.76, 0.18, 14)
+        .box(-0.11, 0, -0.15, 0.11, 0.035, 0.15, 0.004, Materials.book(0.04, 0.07, 0.12, 12, 0, 1));
+    m.at(-0.61, 0.795, 0.18, 3)
+        .box(-0.10, 0, -0.14, 0.10, 0.03, 0.14, 0.004, Materials.book(0.30, 0.19, 0.08, 13, 0, 1));
+    m.at(-0.60, 0.825, 0.17, 22)
+        .box(
+            -0.085,
+            0,
+            -0.12,
+            0.085,
+            0.022,
+            0.12,
+            0.004,
+            Materials.book(0.22, 0.05, 0.04, 14, 0, 1));
+    Furniture.chair(
+        m.at(0.16, 0, 0.66, -14), WALNUT_UPRIGHT, Materials.cloth(0.16, 0.24, 0.24, 500));
   }
 
   private static Material lined(Material paper) {
     return p -> {
       paper.shade(p);
       float line = p.z * 110;
-      if (Math.abs(line - Math.round(line)) < 0.16f && illuminar.scenes.material.Noise.value(p.x * 70, 0, (float) Math.floor(line) * 3) > 0.4f) {
+      if (Math.abs(line - Math.round(line)) < 0.16f
+          && illuminar.scenes.material.Noise.value(p.x * 70, 0, (float) Math.floor(line) * 3)
+              > 0.4f) {
         p.r *= 0.45f;
         p.g *= 0.47f;
         p.b *= 0.58f;
@@ -203,8 +295,17 @@ public final class InstrumentRoom {
   }
 
   private static void lamp(Mesh m) {
-    m.lathe(new double[] {0, 0, 0.085, 0, 0.085, 0.012, 0.06, 0.025, 0.018, 0.05, 0.013, 0.12, 0.022, 0.15, 0.013, 0.18, 0.011, 0.42, 0, 0.42}, 40, Furniture.BRASS);
-    m.lathe(new double[] {0.165, 0.40, 0.095, 0.60}, 72, Materials.shade(0.76 + 0.40, 0.76 + 0.60, 0.42));
+    m.lathe(
+        new double[] {
+          0, 0, 0.085, 0, 0.085, 0.012, 0.06, 0.025, 0.018, 0.05, 0.013, 0.12, 0.022, 0.15, 0.013,
+          0.18, 0.011, 0.42, 0, 0.42
+        },
+        40,
+        Furniture.BRASS);
+    m.lathe(
+        new double[] {0.165, 0.40, 0.095, 0.60},
+        72,
+        Materials.shade(0.76 + 0.40, 0.76 + 0.60, 0.42));
     m.lathe(new double[] {0.0125, 0.42, 0.02, 0.44, 0.02, 0.455, 0, 0.455}, 20, Furniture.BRASS);
   }
 
@@ -233,18 +334,41 @@ public final class InstrumentRoom {
           share = 0;
         }
         double from = (i % 3 == 1 && share < bay) ? x + bay - share : x;
-        Furniture.books(m.at(from, boards[i] + 0.024, deep - 0.05, 0), share, Math.min(0.30, room), seed++);
+        Furniture.books(
+            m.at(from, boards[i] + 0.024, deep - 0.05, 0), share, Math.min(0.30, room), seed++);
       }
     }
     Furniture.globe(m.at(0.30, 1.254, 0.15, 30), WALNUT);
     Furniture.anemometer(m.at(0.76, 1.254, 0.16, 0), WALNUT);
     Furniture.barograph(m.at(1.48, 0.904, 0.16, 0), WALNUT);
-    m.at(1.92, 0.904, 0.15, 0).lathe(new double[] {0, 0, 0.07, 0, 0.085, 0.05, 0.10, 0.12, 0.06, 0.2, 0.045, 0.24, 0.06, 0.26, 0.052, 0.26, 0.035, 0.24, 0, 0.2}, 44, Materials.paint(0.09, 0.17, 0.19, 0.05, 0.1));
-    m.at(0.85, 0.114, 0.15, 0).lathe(new double[] {0, 0, 0.09, 0, 0.11, 0.08, 0.08, 0.2, 0.07, 0.24, 0.06, 0.24, 0, 0.1}, 44, Materials.paint(0.55, 0.46, 0.33, 0.04, 0.25));
-    m.at(0.80, 0.91, 0.14, 0).lathe(new double[] {0, 0, 0.06, 0, 0.06, 0.02, 0.025, 0.04, 0.02, 0.15, 0.05, 0.17, 0.05, 0.2, 0, 0.2}, 36, Furniture.BRASS);
-    m.at(1.95, 1.60, 0.15, 0).lathe(new double[] {0, 0, 0.055, 0, 0.07, 0.06, 0.04, 0.14, 0.05, 0.17, 0.042, 0.17, 0, 0.06}, 36, Materials.paint(0.32, 0.09, 0.06, 0.05, 0.15));
+    m.at(1.92, 0.904, 0.15, 0)
+        .lathe(
+            new double[] {
+              0, 0, 0.07, 0, 0.085, 0.05, 0.10, 0.12, 0.06, 0.2, 0.045, 0.24, 0.06, 0.26, 0.052,
+              0.26, 0.035, 0.24, 0, 0.2
+            },
+            44,
+            Materials.paint(0.09, 0.17, 0.19, 0.05, 0.1));
+    m.at(0.85, 0.114, 0.15, 0)
+        .lathe(
+            new double[] {0, 0, 0.09, 0, 0.11, 0.08, 0.08, 0.2, 0.07, 0.24, 0.06, 0.24, 0, 0.1},
+            44,
+            Materials.paint(0.55, 0.46, 0.33, 0.04, 0.25));
+    m.at(0.80, 0.91, 0.14, 0)
+        .lathe(
+            new double[] {
+              0, 0, 0.06, 0, 0.06, 0.02, 0.025, 0.04, 0.02, 0.15, 0.05, 0.17, 0.05, 0.2, 0, 0.2
+            },
+            36,
+            Furniture.BRASS);
+    m.at(1.95, 1.60, 0.15, 0)
+        .lathe(
+            new double[] {0, 0, 0.055, 0, 0.07, 0.06, 0.04, 0.14, 0.05, 0.17, 0.042, 0.17, 0, 0.06},
+            36,
+            Materials.paint(0.32, 0.09, 0.06, 0.05, 0.15));
     m.at(0.5, high + 0.035, 0.15, 10).box(-0.2, 0, -0.1, 0.2, 0.16, 0.1, 0.006, WALNUT);
-    m.at(1.2, high + 0.035, 0.15, -8).box(-0.16, 0, -0.1, 0.16, 0.10, 0.1, 0.006, Materials.paint(0.10, 0.15, 0.13, 0.04, 0.3));
+    m.at(1.2, high + 0.035, 0.15, -8)
+        .box(-0.16, 0, -0.1, 0.16, 0.10, 0.1, 0.006, Materials.paint(0.10, 0.15, 0.13, 0.04, 0.3));
     Furniture.plant(m.at(1.95, high + 0.035, 0.16, 0), 0.62, 20, 9);
   }
 
@@ -268,7 +392,8 @@ public final class InstrumentRoom {
     Material legs = WALNUT_UPRIGHT;
     for (int sx = -1; sx <= 1; sx += 2) {
       for (int sz = -1; sz <= 1; sz += 2) {
-        m.at(sx * 0.30, 0, sz * 0.30, 0).lathe(new double[] {0, 0, 0.016, 0, 0.026, 0.16, 0, 0.16}, 20, legs);
+        m.at(sx * 0.30, 0, sz * 0.30, 0)
+            .lathe(new double[] {0, 0, 0.016, 0, 0.026, 0.16, 0, 0.16}, 20, legs);
       }
       cushion(m, sx * 0.365, 0.42, 0.0, 0.085, 0.19, 0.40, cover);
     }
@@ -284,10 +409,26 @@ public final class InstrumentRoom {
           double in = v < 0.5 ? v * 2 : (1 - v) * 2;
           double shrink = Math.pow(in, 0.4);
           double lean = 0.32 + 0.16 * (y - 0.4);
-          return new double[] {x * shrink, 0.62 + (y - 0.62) * shrink, lean + (v < 0.5 ? -1 : 1) * 0.09 * Math.sqrt(Math.max(0, 1 - shrink * shrink * 0.96)) + puff * 0};
+          return new double[] {
+            x * shrink,
+            0.62 + (y - 0.62) * shrink,
+            lean
+                + (v < 0.5 ? -1 : 1) * 0.09 * Math.sqrt(Math.max(0, 1 - shrink * shrink * 0.96))
+                + puff * 0
+          };
         },
-        72, 40, cover);
-    cushion(m.at(0.02, 0, 0.16, 0), 0, 0.60, 0, 0.20, 0.17, 0.07, Materials.cloth(0.50, 0.33, 0.10, 300));
+        72,
+        40,
+        cover);
+    cushion(
+        m.at(0.02, 0, 0.16, 0),
+        0,
+        0.60,
+        0,
+        0.20,
+        0.17,
+        0.07,
+        Materials.cloth(0.50, 0.33, 0.10, 300));
   }
 
   private static double box(double c, double power) {
@@ -303,10 +444,14 @@ public final class InstrumentRoom {
           double b = Math.PI * (v - 0.5);
           double cb = box(Math.cos(b), 0.45);
           return new double[] {
-            x + hx * cb * box(Math.cos(a), 0.4), y + hy * box(Math.sin(b), 0.5), z + hz * cb * box(Math.sin(a), 0.4)
+            x + hx * cb * box(Math.cos(a), 0.4),
+            y + hy * box(Math.sin(b), 0.5),
+            z + hz * cb * box(Math.sin(a), 0.4)
           };
         },
-        64, 32, cover);
+        64,
+        32,
+        cover);
   }
 
   private static void charts(Mesh m) {
@@ -320,8 +465,14 @@ public final class InstrumentRoom {
     Mesh small = m.at(1.83, 1.70, 0, 0);
     round(small, 0.12, Materials.dial(1.83, 1.70, 0.10, 0.9));
     small.box(-0.045, -0.62, 0, 0.045, -0.13, 0.02, 0.008, WALNUT_UPRIGHT);
-    small.box(-0.018, -0.58, 0.019, 0.018, -0.19, 0.022, Materials.paint(0.80, 0.78, 0.70, 0.04, 0.1));
-    small.rod(new double[] {0, -0.56, 0.025}, new double[] {0, -0.22, 0.025}, 0.003, 8, Materials.paint(0.42, 0.03, 0.02, 0.05, 0.1));
+    small.box(
+        -0.018, -0.58, 0.019, 0.018, -0.19, 0.022, Materials.paint(0.80, 0.78, 0.70, 0.04, 0.1));
+    small.rod(
+        new double[] {0, -0.56, 0.025},
+        new double[] {0, -0.22, 0.025},
+        0.003,
+        8,
+        Materials.paint(0.42, 0.03, 0.02, 0.05, 0.1));
   }
 
   /** A round instrument on a wall that faces +z: turned rim and dial. */
@@ -333,13 +484,17 @@ public final class InstrumentRoom {
           double r = radius * (0.92 - 0.09 * Math.cos(b));
           return new double[] {r * Math.cos(a), r * Math.sin(a), 0.012 + 0.04 * Math.sin(b)};
         },
-        72, 12, WALNUT);
+        72,
+        12,
+        WALNUT);
     m.sheet(
         (u, v) -> {
           double a = 2 * Math.PI * u;
           double r = radius * 0.86 * v;
           return new double[] {r * Math.cos(a), r * Math.sin(a), 0.018};
         },
-        72, 1, dial);
+        72,
+        1,
+        dial);
   }
 }

@@ -6,7 +6,8 @@ import org.springframework.security.core.GrantedAuthority;
 import org.springframework.security.core.userdetails.UserDetails;
 
 /** Who is signed in, and for which studio. */
-public record Member(UUID studio, String email, String name, String password) implements UserDetails {
+public record Member(UUID studio, String email, String name, String password)
+    implements UserDetails {
   private static final long serialVersionUID = 1;
 
   @Override

@@ -51,7 +51,8 @@ class Security {
   }
 
   @Bean
-  SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository contexts) throws Exception {
+  SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository contexts)
+      throws Exception {
     return http.authorizeHttpRequests(
             r ->
                 r.requestMatchers("/api/session")
@@ -63,7 +64,8 @@ class Security {
         .csrf(c -> c.spa())
         .securityContext(c -> c.securityContextRepository(contexts))
         .headers(h -> h.contentSecurityPolicy(p -> p.policyDirectives(POLICY)))
-        .exceptionHandling(e -> e.authenticationEntryPoint(new HttpStatusEntryPoint(HttpStatus.UNAUTHORIZED)))
+        .exceptionHandling(
+            e -> e.authenticationEntryPoint(new HttpStatusEntryPoint(HttpStatus.UNAUTHORIZED)))
         .logout(l -> l.disable())
         .formLogin(f -> f.disable())
         .httpBasic(b -> b.disable())

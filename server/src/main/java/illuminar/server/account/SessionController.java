@@ -29,7 +29,8 @@ class SessionController {
   private final SecurityContextRepository contexts;
   private final Studios studios;
 
-  SessionController(AuthenticationManager manager, SecurityContextRepository contexts, Studios studios) {
+  SessionController(
+      AuthenticationManager manager, SecurityContextRepository contexts, Studios studios) {
     this.manager = manager;
     this.contexts = contexts;
     this.studios = studios;
@@ -56,7 +57,8 @@ class SessionController {
           manager.authenticate(
               UsernamePasswordAuthenticationToken.unauthenticated(body.email(), body.password()));
     } catch (AuthenticationException e) {
-      throw new Problem(HttpStatus.UNAUTHORIZED, "This address and password do not belong together.");
+      throw new Problem(
+          HttpStatus.UNAUTHORIZED, "This address and password do not belong together.");
     }
     if (request.getSession(false) != null) {
       request.changeSessionId();

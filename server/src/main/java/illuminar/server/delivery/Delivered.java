@@ -25,7 +25,15 @@ public class Delivered {
 
   protected Delivered() {}
 
-  Delivered(UUID jobId, UUID viewId, String name, String format, String path, long bytes, int width, int height) {
+  Delivered(
+      UUID jobId,
+      UUID viewId,
+      String name,
+      String format,
+      String path,
+      long bytes,
+      int width,
+      int height) {
     this.id = UUID.randomUUID();
     this.jobId = jobId;
     this.viewId = viewId;

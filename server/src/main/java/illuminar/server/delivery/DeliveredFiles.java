@@ -8,10 +8,12 @@ import org.springframework.data.jpa.repository.Query;
 
 /** Finished files. */
 public interface DeliveredFiles extends JpaRepository<Delivered, UUID> {
-  @Query("select d from Delivered d join Job j on j.id = d.jobId where j.shootId = :shoot order by j.created desc, d.name")
+  @Query(
+      "select d from Delivered d join Job j on j.id = d.jobId where j.shootId = :shoot order by j.created desc, d.name")
   List<Delivered> ofShoot(UUID shoot);
 
-  @Query("select d from Delivered d join Job j on j.id = d.jobId where d.id = :id and j.studioId = :studio")
+  @Query(
+      "select d from Delivered d join Job j on j.id = d.jobId where d.id = :id and j.studioId = :studio")
   Optional<Delivered> findOwned(UUID id, UUID studio);
 
   boolean existsByJobIdAndName(UUID job, String name);

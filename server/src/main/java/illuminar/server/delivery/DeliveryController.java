@@ -54,28 +54,49 @@ class DeliveryController {
   @PostMapping("/shoots/{shoot}/delivery")
   @ResponseStatus(HttpStatus.ACCEPTED)
   Jobs.Told order(
-      @AuthenticationPrincipal Member member, @PathVariable UUID shoot, @RequestBody DeliveryWork.DeliveryOrder order) {
+      @AuthenticationPrincipal Member member,
+      @PathVariable UUID shoot,
+      @RequestBody DeliveryWork.DeliveryOrder order) {
     shoots.owned(member.studio(), shoot);
-    List<UUID> here = shoots.views(shoot).stream().filter(v -> v.state() != View.State.NEW).map(View::id).toList();
+    List<UUID> here =
+        shoots.views(shoot).stream()
+            .filter(v -> v.state() != View.State.NEW)
+            .map(View::id)
+            .toList();
     if (order.views().isEmpty() || order.formats().isEmpty()) {
-      throw new Problem(HttpStatus.UNPROCESSABLE_ENTITY, "Choose at least one view and one format.");
+      throw new Problem(
+          HttpStatus.UNPROCESSABLE_ENTITY, "Choose at least one view and one format.");
     }
     if (!here.containsAll(order.views())) {
-      throw new Problem(HttpStatus.UNPROCESSABLE_ENTITY, "A view in this order is not lined up, or not of this shoot.");
+      throw new Problem(
+          HttpStatus.UNPROCESSABLE_ENTITY,
+          "A view in this order is not lined up, or not of this shoot.");
     }
     if (order.longEdge() != 0 && (order.longEdge() < 64 || order.longEdge() > 30_000)
         || order.quality() < 40
         || order.quality() > 100) {
-      throw new Problem(HttpStatus.UNPROCESSABLE_ENTITY, "Long edge is 64 to 30000 px, quality 40 to 100.");
+      throw new Problem(
+          HttpStatus.UNPROCESSABLE_ENTITY, "Long edge is 64 to 30000 px, quality 40 to 100.");
     }
-    return jobs.told(jobs.start(new Job(member.studio(), shoot, Job.Kind.DELIVERY, json.write(order))));
+    return jobs.told(
+        jobs.start(new Job(member.studio(), shoot, Job.Kind.DELIVERY, json.write(order))));
   }
 
   @GetMapping("/shoots/{shoot}/delivered")
   List<File> all(@AuthenticationPrincipal Member member, @PathVariable UUID shoot) {
     shoots.owned(member.studio(), shoot);
     return files.ofShoot(shoot).stream()
-        .map(d -> new File(d.id(), d.jobId(), d.viewId(), d.name(), d.format(), d.bytes(), d.width(), d.height()))
+        .map(
+            d ->
+                new File(
+                    d.id(),
+                    d.jobId(),
+                    d.viewId(),
+                    d.name(),
+                    d.format(),
+                    d.bytes(),
+                    d.width(),
+                    d.height()))
         .toList();
   }
 
@@ -86,9 +107,17 @@ class DeliveryController {
     if (!file.exists()) {
       throw new Problem(HttpStatus.GONE, d.name() + " is no longer kept; deliver it again.");
     }
-    String type = d.format().startsWith("JPEG") ? "image/jpeg" : d.format().startsWith("PNG") ? "image/png" : "image/tiff";
+    String type =
+        d.format().startsWith("JPEG")
+            ? "image/jpeg"
+            : d.format().startsWith("PNG") ? "image/png" : "image/tiff";
     return ResponseEntity.ok()
-        .header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(d.name(), java.nio.charset.StandardCharsets.UTF_8).build().toString())
+        .header(
+            HttpHeaders.CONTENT_DISPOSITION,
+            ContentDisposition.attachment()
+                .filename(d.name(), java.nio.charset.StandardCharsets.UTF_8)
+                .build()
+                .toString())
         .header(HttpHeaders.CONTENT_TYPE, type)
         .body(file);
   }

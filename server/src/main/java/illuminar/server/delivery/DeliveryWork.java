@@ -50,7 +50,8 @@ class DeliveryWork implements Work {
    *
    * @param longEdge pixels of the long edge, 0 for full size
    */
-  record DeliveryOrder(List<UUID> views, List<Format> formats, int longEdge, int quality, String copyright) {}
+  record DeliveryOrder(
+      List<UUID> views, List<Format> formats, int longEdge, int quality, String copyright) {}
 
   private final Views views;
   private final FrameRows frames;
@@ -114,7 +115,8 @@ class DeliveryWork implements Work {
     return (plain.isEmpty() ? "view" : plain) + "." + format.ending;
   }
 
-  private void deliver(Job job, DeliveryOrder order, View view, Format format, String name, Path place)
+  private void deliver(
+      Job job, DeliveryOrder order, View view, Format format, String name, Path place)
       throws IOException {
     Recipe recipe = recipes.state(job.studioId(), view.id()).recipe();
     Renderer renderer = open.once(view);
@@ -123,13 +125,21 @@ class DeliveryWork implements Work {
             ? 1
             : Math.min(1, order.longEdge() / (double) Math.max(view.width(), view.height()));
     Path part = place.resolve(name + ".part");
-    Finished finished = new Finished(renderer, recipe, scale, legend(view, recipe, order.copyright()));
+    Finished finished =
+        new Finished(renderer, recipe, scale, legend(view, recipe, order.copyright()));
     finished.write(format, order.quality(), part);
     Path target = place.resolve(name);
     Files.move(part, target, java.nio.file.StandardCopyOption.REPLACE_EXISTING);
     files.save(
         new Delivered(
-            job.id(), view.id(), name, format.name(), target.toString(), Files.size(target), finished.width(), finished.height()));
+            job.id(),
+            view.id(),
+            name,
+            format.name(),
+            target.toString(),
+            Files.size(target),
+            finished.width(),
+            finished.height()));
   }
 
   private Legend legend(View view, Recipe recipe, String copyright) {
@@ -154,6 +164,12 @@ class DeliveryWork implements Work {
             ? Optional.of(new Exposure(anchor.seconds(), anchor.aperture(), anchor.iso()))
             : Optional.empty();
     return new Legend(
-        exposure, Optional.ofNullable(anchor.taken()), anchor.camera(), anchor.flash(), 1, copyright, used.size());
+        exposure,
+        Optional.ofNullable(anchor.taken()),
+        anchor.camera(),
+        anchor.flash(),
+        1,
+        copyright,
+        used.size());
   }
 }

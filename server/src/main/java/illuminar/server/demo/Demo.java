@@ -21,7 +21,12 @@ class Demo implements ApplicationRunner {
   private final Shoots shoots;
   private final PasswordEncoder passwords;
 
-  Demo(Settings settings, Studios studios, Accounts accounts, Shoots shoots, PasswordEncoder passwords) {
+  Demo(
+      Settings settings,
+      Studios studios,
+      Accounts accounts,
+      Shoots shoots,
+      PasswordEncoder passwords) {
     this.settings = settings;
     this.studios = studios;
     this.accounts = accounts;
@@ -36,7 +41,8 @@ class Demo implements ApplicationRunner {
     }
     Studio studio = studios.save(new Studio("Heathlight Studio"));
     accounts.save(
-        new Account(studio.id(), "demo@illuminar.test", "Demo photographer", passwords.encode("heather")));
+        new Account(
+            studio.id(), "demo@illuminar.test", "Demo photographer", passwords.encode("heather")));
     shoots.save(new Shoot(studio.id(), "Fennick Weather House"));
   }
 }

@@ -3,11 +3,11 @@ package illuminar.server.intake;
 import illuminar.core.frame.Codes;
 import illuminar.core.frame.Pyramid;
 import illuminar.core.frame.Similarity;
+import illuminar.core.ground.EvenBlendWork;
 import illuminar.core.intake.Grouping;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
 import illuminar.core.render.Display;
-import illuminar.core.ground.EvenBlendWork;
 import illuminar.files.BadPicture;
 import illuminar.files.Capture;
 import illuminar.files.Header;
@@ -32,8 +32,8 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 
 /**
- * The simulated card reader: a folder that behaves like a memory card. It is only ever read. What was
- * read of a file is remembered as long as its size and time stay.
+ * The simulated card reader: a folder that behaves like a memory card. It is only ever read. What
+ * was read of a file is remembered as long as its size and time stay.
  */
 @Component
 public class Card {
@@ -69,7 +69,11 @@ public class Card {
   Contents read() {
     List<Path> paths;
     try (Stream<Path> list = Files.list(folder)) {
-      paths = list.filter(Files::isRegularFile).filter(p -> !p.getFileName().toString().startsWith(".")).sorted().toList();
+      paths =
+          list.filter(Files::isRegularFile)
+              .filter(p -> !p.getFileName().toString().startsWith("."))
+              .sorted()
+              .toList();
     } catch (IOException e) {
       throw new Problem(HttpStatus.NOT_FOUND, "There is no card in the reader.");
     }
@@ -137,7 +141,9 @@ public class Card {
           PictureWriter.quickJpeg(
               PictureWriter.image8(small.width(), small.height(), Display.to8(small, true)), 0.82);
       Header upright = new Header(header.format(), codes.width(), codes.height());
-      Read read = new Read(name, size, modified, sha(p), upright, capture, tone[0], tone[1], tone[2], thumb);
+      Read read =
+          new Read(
+              name, size, modified, sha(p), upright, capture, tone[0], tone[1], tone[2], thumb);
       known.put(name, read);
       return read;
     } catch (IOException e) {
@@ -162,7 +168,8 @@ public class Card {
 
   private static String sha(Path p) throws IOException {
     try {
-      return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(Files.readAllBytes(p)));
+      return HexFormat.of()
+          .formatHex(MessageDigest.getInstance("SHA-256").digest(Files.readAllBytes(p)));
     } catch (NoSuchAlgorithmException e) {
       throw new IllegalStateException(e);
     }

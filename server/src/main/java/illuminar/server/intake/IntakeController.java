@@ -78,7 +78,12 @@ class IntakeController {
     Map<String, Card.Read> byName = new HashMap<>();
     contents.files().forEach(r -> byName.put(r.name(), r));
     List<String> hashes = contents.files().stream().map(Card.Read::sha256).toList();
-    Set<String> here = hashes.isEmpty() ? Set.of() : frames.findInShoot(shoot, hashes).stream().map(FrameRow::sha256).collect(Collectors.toSet());
+    Set<String> here =
+        hashes.isEmpty()
+            ? Set.of()
+            : frames.findInShoot(shoot, hashes).stream()
+                .map(FrameRow::sha256)
+                .collect(Collectors.toSet());
     int first = shoots.views(shoot).size();
     List<CardView> views = new ArrayList<>();
     for (Grouping.View v : Grouping.views(contents.files().stream().map(Card::found).toList())) {
@@ -110,7 +115,9 @@ class IntakeController {
   @GetMapping(value = "/card/{name}/thumb", produces = MediaType.IMAGE_JPEG_VALUE)
   ResponseEntity<byte[]> thumb(@PathVariable String name) {
     try {
-      return ResponseEntity.ok().cacheControl(CacheControl.noCache().cachePrivate()).body(card.read(name).thumb());
+      return ResponseEntity.ok()
+          .cacheControl(CacheControl.noCache().cachePrivate())
+          .body(card.read(name).thumb());
     } catch (BadPicture e) {
       throw new Problem(HttpStatus.UNPROCESSABLE_ENTITY, e.getMessage());
     }
@@ -124,12 +131,16 @@ class IntakeController {
 
   @PostMapping("/shoots/{shoot}/intake")
   @ResponseStatus(HttpStatus.ACCEPTED)
-  Jobs.Told accept(@AuthenticationPrincipal Member member, @PathVariable UUID shoot, @RequestBody IntakeOrder order) {
+  Jobs.Told accept(
+      @AuthenticationPrincipal Member member,
+      @PathVariable UUID shoot,
+      @RequestBody IntakeOrder order) {
     shoots.owned(member.studio(), shoot);
     Set<String> names = new HashSet<>();
     for (WantedView v : order.views()) {
       if (v.frames().isEmpty() || v.frames().stream().noneMatch(f -> f.name().equals(v.anchor()))) {
-        throw new Problem(HttpStatus.UNPROCESSABLE_ENTITY, v.name() + " needs frames and one of them as anchor.");
+        throw new Problem(
+            HttpStatus.UNPROCESSABLE_ENTITY, v.name() + " needs frames and one of them as anchor.");
       }
       for (Wanted f : v.frames()) {
         card.path(f.name());
@@ -149,9 +160,12 @@ class IntakeController {
                         UUID.randomUUID(),
                         v.name(),
                         v.anchor(),
-                        v.frames().stream().map(f -> new IntakeWork.PlannedFrame(f.name(), f.role())).toList()))
+                        v.frames().stream()
+                            .map(f -> new IntakeWork.PlannedFrame(f.name(), f.role()))
+                            .toList()))
             .toList();
-    Job job = new Job(member.studio(), shoot, Job.Kind.INTAKE, json.write(new IntakeWork.Plan(plan)));
+    Job job =
+        new Job(member.studio(), shoot, Job.Kind.INTAKE, json.write(new IntakeWork.Plan(plan)));
     return jobs.told(jobs.start(job));
   }
 }

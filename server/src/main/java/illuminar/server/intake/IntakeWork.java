@@ -20,8 +20,9 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
- * Takes frames in from the card, view by view: originals first, then the view in one transaction, then
- * its line-up. The ids of the views are fixed in the plan, so running it again adds nothing twice.
+ * Takes frames in from the card, view by view: originals first, then the view in one transaction,
+ * then its line-up. The ids of the views are fixed in the plan, so running it again adds nothing
+ * twice.
  */
 @Component
 class IntakeWork implements Work {
@@ -74,7 +75,8 @@ class IntakeWork implements Work {
       Optional<View> view = views.findById(planned.id());
       if (view.isPresent() && view.get().state() == View.State.NEW) {
         int before = done;
-        lineUp.lineUp(view.get().id(), (step, of, doing) -> progress.at(before + step, total, doing));
+        lineUp.lineUp(
+            view.get().id(), (step, of, doing) -> progress.at(before + step, total, doing));
       }
       done += planned.frames().size() + 2;
     }
@@ -92,8 +94,14 @@ class IntakeWork implements Work {
         if (width != 0 && (read.header().width() != width || read.header().height() != height)) {
           throw new BadPicture(
               f.name(),
-              "it is " + read.header().width() + "×" + read.header().height()
-                  + " pixels, the view's other frames are " + width + "×" + height);
+              "it is "
+                  + read.header().width()
+                  + "×"
+                  + read.header().height()
+                  + " pixels, the view's other frames are "
+                  + width
+                  + "×"
+                  + height);
         }
         String sha = originals.keep(card.path(f.name()));
         width = read.header().width();
@@ -102,14 +110,18 @@ class IntakeWork implements Work {
           throw new BadPicture(f.name(), "the same picture is already in this view");
         }
         FrameRow row =
-            new FrameRow(planned.id(), rows.size(), f.name(), sha, width, height, f.role(), read.capture());
+            new FrameRow(
+                planned.id(), rows.size(), f.name(), sha, width, height, f.role(), read.capture());
         row.clipping(read.burnt(), read.blocked());
         rows.add(row);
       } catch (BadPicture e) {
         progress.problem(e.getMessage() + ". It stays on the card.");
       } catch (IOException e) {
         progress.problem(
-            f.name() + ": it could not be stored (" + reason(e) + "). It stays on the card; make room and take it in again.");
+            f.name()
+                + ": it could not be stored ("
+                + reason(e)
+                + "). It stays on the card; make room and take it in again.");
       }
     }
     if (rows.isEmpty()) {
@@ -123,7 +135,10 @@ class IntakeWork implements Work {
           int position = views.findByShootIdOrderByPosition(job.shootId()).size();
           View view = new View(planned.id(), job.shootId(), position, planned.name(), w, h);
           FrameRow anchor =
-              rows.stream().filter(r -> r.name().equals(planned.anchor())).findFirst().orElse(rows.get(0));
+              rows.stream()
+                  .filter(r -> r.name().equals(planned.anchor()))
+                  .findFirst()
+                  .orElse(rows.get(0));
           view.anchor(anchor.id());
           views.saveAndFlush(view);
           frames.saveAllAndFlush(rows);

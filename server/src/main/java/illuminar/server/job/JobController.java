@@ -36,7 +36,8 @@ class JobController {
   @GetMapping(value = "/shoots/{shoot}/progress", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
   SseEmitter progress(@AuthenticationPrincipal Member member, @PathVariable UUID shoot) {
     shoots.owned(member.studio(), shoot);
-    return jobs.listen(shoot, jobs.of(member.studio(), shoot).stream().filter(j -> !j.over()).toList());
+    return jobs.listen(
+        shoot, jobs.of(member.studio(), shoot).stream().filter(j -> !j.over()).toList());
   }
 
   @DeleteMapping("/jobs/{id}")

@@ -46,7 +46,10 @@ public class Jobs {
     all.forEach(w -> works.put(w.kind(), w));
     task =
         Tasks.oneTime("job", String.class)
-            .onFailure((ExecutionComplete done, com.github.kagkarlsson.scheduler.task.ExecutionOperations<String> ops) -> ops.remove())
+            .onFailure(
+                (ExecutionComplete done,
+                    com.github.kagkarlsson.scheduler.task.ExecutionOperations<String> ops) ->
+                    ops.remove())
             .execute((instance, context) -> run(UUID.fromString(instance.getId())));
     scheduler =
         Scheduler.create(data, task)

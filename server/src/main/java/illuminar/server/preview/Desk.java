@@ -142,7 +142,8 @@ final class Desk {
       Recipe recipe = json.convert(request.path("recipe"), Recipe.class);
       p = renderer.picture(recipe, raster);
       Function<String, String> names = id -> request.path("frameNames").path(id).asString(id);
-      head.put("sentences", recipe.passes().stream().map(x -> Sentence.of(x, recipe, names)).toList());
+      head.put(
+          "sentences", recipe.passes().stream().map(x -> Sentence.of(x, recipe, names)).toList());
     } else {
       p = renderer.frame(frame, raster);
     }
@@ -152,7 +153,8 @@ final class Desk {
     long rendered = System.nanoTime();
     byte[] body =
         PictureWriter.quickJpeg(
-            PictureWriter.image8(p.width(), p.height(), codes), request.path("quality").asDouble(0.9));
+            PictureWriter.image8(p.width(), p.height(), codes),
+            request.path("quality").asDouble(0.9));
     head.put("kind", "picture");
     head.put("seq", request.path("seq").asLong(0));
     head.put("raster", raster);
@@ -181,7 +183,8 @@ final class Desk {
     if (x < 0 || y < 0 || x > shown.width() - 1 || y > shown.height() - 1) {
       return out;
     }
-    out.put("reading", Reading.at(shown, x, y, Math.max(0.5, probe.path("radius").asDouble(8) * s)));
+    out.put(
+        "reading", Reading.at(shown, x, y, Math.max(0.5, probe.path("radius").asDouble(8) * s)));
     return out;
   }
 
@@ -199,7 +202,8 @@ final class Desk {
     Raster raster = raster(request.path("raster"));
     Region region = json.convert(request.path("region"), Region.class);
     float[] share = renderer.region(region, raster);
-    BufferedImage image = new BufferedImage(raster.width(), raster.height(), BufferedImage.TYPE_BYTE_GRAY);
+    BufferedImage image =
+        new BufferedImage(raster.width(), raster.height(), BufferedImage.TYPE_BYTE_GRAY);
     byte[] data = ((java.awt.image.DataBufferByte) image.getRaster().getDataBuffer()).getData();
     double sum = 0;
     for (int i = 0; i < share.length; i++) {

@@ -2,8 +2,8 @@ package illuminar.server.preview;
 
 import illuminar.server.account.Member;
 import illuminar.server.recipe.RecipeJson;
-import illuminar.server.shoot.View;
 import illuminar.server.shoot.ShootService;
+import illuminar.server.shoot.View;
 import illuminar.server.view.OpenViews;
 import java.io.IOException;
 import java.security.Principal;
@@ -21,8 +21,8 @@ import org.springframework.web.socket.WebSocketSession;
 import org.springframework.web.socket.handler.TextWebSocketHandler;
 
 /**
- * Previews over a socket: the latest request of a kind wins, older ones are dropped before they start.
- * An answer is one binary message: length of a JSON head (four bytes), the head, a picture.
+ * Previews over a socket: the latest request of a kind wins, older ones are dropped before they
+ * start. An answer is one binary message: length of a JSON head (four bytes), the head, a picture.
  */
 @Component
 class PreviewSocket extends TextWebSocketHandler {
@@ -42,7 +42,8 @@ class PreviewSocket extends TextWebSocketHandler {
   @Override
   public void afterConnectionEstablished(WebSocketSession session) throws IOException {
     Principal principal = session.getPrincipal();
-    if (!(principal instanceof Authentication auth) || !(auth.getPrincipal() instanceof Member member)) {
+    if (!(principal instanceof Authentication auth)
+        || !(auth.getPrincipal() instanceof Member member)) {
       session.close(CloseStatus.POLICY_VIOLATION);
       return;
     }

@@ -44,7 +44,9 @@ class RecipeController {
   @GetMapping("/catalogue")
   List<Kind> catalogue() {
     return Catalogue.kinds().stream()
-        .map(k -> new Kind(k.kind(), k.name(), k.stage(), k.sentence(), k.asksRegion(), k.controls()))
+        .map(
+            k ->
+                new Kind(k.kind(), k.name(), k.stage(), k.sentence(), k.asksRegion(), k.controls()))
         .toList();
   }
 
@@ -98,7 +100,8 @@ class RecipeController {
 
   private static long edition(String match) {
     if (match == null) {
-      throw new Problem(HttpStatus.PRECONDITION_REQUIRED, "Say which edition this change was made from.");
+      throw new Problem(
+          HttpStatus.PRECONDITION_REQUIRED, "Say which edition this change was made from.");
     }
     try {
       return Long.parseLong(match.replace("W/", "").replace("\"", "").trim());

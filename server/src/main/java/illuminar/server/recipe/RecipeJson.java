@@ -79,7 +79,8 @@ public class RecipeJson {
       while (root.getCause() != null) {
         root = root.getCause();
       }
-      String said = root instanceof IllegalArgumentException ? root.getMessage() : e.getOriginalMessage();
+      String said =
+          root instanceof IllegalArgumentException ? root.getMessage() : e.getOriginalMessage();
       throw new Problem(HttpStatus.UNPROCESSABLE_ENTITY, "This recipe cannot be read: " + said);
     }
   }

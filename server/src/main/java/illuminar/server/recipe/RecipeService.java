@@ -13,9 +13,9 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
- * Keeps every acknowledged state of a recipe. Undo and redo move a pointer along the revisions; nothing
- * is overwritten. A change needs the edition that it was made from, so that two tabs cannot overwrite
- * each other unseen.
+ * Keeps every acknowledged state of a recipe. Undo and redo move a pointer along the revisions;
+ * nothing is overwritten. A change needs the edition that it was made from, so that two tabs cannot
+ * overwrite each other unseen.
  */
 @Service
 public class RecipeService {
@@ -50,7 +50,8 @@ public class RecipeService {
     Revision now =
         revisions
             .findByViewIdAndNumber(view.id(), view.currentRevision())
-            .orElseThrow(() -> new Problem(HttpStatus.CONFLICT, view.name() + " is not lined up yet."));
+            .orElseThrow(
+                () -> new Problem(HttpStatus.CONFLICT, view.name() + " is not lined up yet."));
     boolean redo = revisions.newestAfter(view.id(), now.number()).isPresent();
     return new State(
         json.read(now.recipe()), now.number(), view.edition(), now.parent() > 0, redo, now.said());
@@ -112,7 +113,9 @@ public class RecipeService {
     if (now.edition() != edition) {
       throw new Problem(
           HttpStatus.PRECONDITION_FAILED,
-          "Another tab changed this view meanwhile (" + now.said() + "). Take over its state or keep yours.");
+          "Another tab changed this view meanwhile ("
+              + now.said()
+              + "). Take over its state or keep yours.");
     }
   }
 

@@ -13,7 +13,8 @@ public interface Revisions extends JpaRepository<Revision, Revision.Key> {
   @Query("select coalesce(max(r.number), 0) from Revision r where r.viewId = :view")
   int last(UUID view);
 
-  @Query("select r from Revision r where r.viewId = :view and r.parent = :parent and r.number > 1 order by r.number desc limit 1")
+  @Query(
+      "select r from Revision r where r.viewId = :view and r.parent = :parent and r.number > 1 order by r.number desc limit 1")
   Optional<Revision> newestAfter(UUID view, int parent);
 
   @Query("select r from Revision r where r.viewId = :view order by r.number desc limit 200")

@@ -62,7 +62,14 @@ public class FrameRow {
   protected FrameRow() {}
 
   public FrameRow(
-      UUID viewId, int position, String name, String sha256, int width, int height, Role role, Capture capture) {
+      UUID viewId,
+      int position,
+      String name,
+      String sha256,
+      int width,
+      int height,
+      Role role,
+      Capture capture) {
     this.id = UUID.randomUUID();
     this.viewId = viewId;
     this.position = position;

@@ -29,10 +29,18 @@ class ShootController {
   }
 
   record ViewCard(
-      @NotNull UUID id, @NotNull String name, @NotNull View.State state, int width, int height, int frames) {}
+      @NotNull UUID id,
+      @NotNull String name,
+      @NotNull View.State state,
+      int width,
+      int height,
+      int frames) {}
 
   record ShootCard(
-      @NotNull UUID id, @NotNull String name, @NotNull Instant created, @NotNull List<ViewCard> views) {}
+      @NotNull UUID id,
+      @NotNull String name,
+      @NotNull Instant created,
+      @NotNull List<ViewCard> views) {}
 
   record FrameCard(
       @NotNull UUID id,
@@ -111,7 +119,12 @@ class ShootController {
             .map(
                 v ->
                     new ViewCard(
-                        v.id(), v.name(), v.state(), v.width(), v.height(), service.frames(v.id()).size()))
+                        v.id(),
+                        v.name(),
+                        v.state(),
+                        v.width(),
+                        v.height(),
+                        service.frames(v.id()).size()))
             .toList();
     return new ShootCard(shoot.id(), shoot.name(), shoot.created(), views);
   }

@@ -31,7 +31,8 @@ public class ShootService {
   @Transactional
   public Shoot create(UUID studio, String name) {
     if (name.isBlank() || name.length() > 200) {
-      throw new Problem(HttpStatus.UNPROCESSABLE_ENTITY, "A shoot needs a name of at most 200 letters.");
+      throw new Problem(
+          HttpStatus.UNPROCESSABLE_ENTITY, "A shoot needs a name of at most 200 letters.");
     }
     return shoots.save(new Shoot(studio, name.strip()));
   }
@@ -51,7 +52,8 @@ public class ShootService {
   @Transactional
   public View rename(UUID studio, UUID view, String name) {
     if (name.isBlank() || name.length() > 200) {
-      throw new Problem(HttpStatus.UNPROCESSABLE_ENTITY, "A view needs a name of at most 200 letters.");
+      throw new Problem(
+          HttpStatus.UNPROCESSABLE_ENTITY, "A view needs a name of at most 200 letters.");
     }
     View owned = ownedView(studio, view);
     owned.rename(name.strip());

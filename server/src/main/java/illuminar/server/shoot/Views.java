@@ -10,6 +10,7 @@ import org.springframework.data.jpa.repository.Query;
 public interface Views extends JpaRepository<View, UUID> {
   List<View> findByShootIdOrderByPosition(UUID shoot);
 
-  @Query("select v from View v join Shoot s on s.id = v.shootId where v.id = :id and s.studioId = :studio")
+  @Query(
+      "select v from View v join Shoot s on s.id = v.shootId where v.id = :id and s.studioId = :studio")
   Optional<View> findOwned(UUID id, UUID studio);
 }

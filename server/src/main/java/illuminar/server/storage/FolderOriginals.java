@@ -55,7 +55,8 @@ class FolderOriginals implements Originals {
       throw new IllegalStateException(e);
     }
     try (InputStream in = Files.newInputStream(from);
-        FileChannel out = FileChannel.open(to, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE)) {
+        FileChannel out =
+            FileChannel.open(to, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE)) {
       byte[] block = new byte[1 << 20];
       for (int n = in.read(block); n >= 0; n = in.read(block)) {
         digest.update(block, 0, n);

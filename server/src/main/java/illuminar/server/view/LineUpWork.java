@@ -64,7 +64,10 @@ public class LineUpWork {
       anchor = rows.get(i).id().equals(view.anchorId()) ? i : anchor;
     }
     List<LineUp.Placed> placed =
-        LineUp.find(pyramids, anchor, n -> steps.at(n, total, view.name() + ": lining up frame " + n + " of " + rows.size()));
+        LineUp.find(
+            pyramids,
+            anchor,
+            n -> steps.at(n, total, view.name() + ": lining up frame " + n + " of " + rows.size()));
     List<Frame> lined = new ArrayList<>();
     for (int i = 0; i < rows.size(); i++) {
       FrameRow r = rows.get(i);

@@ -94,6 +94,7 @@ public class OpenViews {
     Response response =
         linear ? Response.standard() : Response.of(json.read(view.response(), float[][].class));
     return new Renderer(
-        new Analysis(new Frames(list, view.anchorId().toString(), response)), new RenderCache(cache));
+        new Analysis(new Frames(list, view.anchorId().toString(), response)),
+        new RenderCache(cache));
   }
 }

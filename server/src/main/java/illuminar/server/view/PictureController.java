@@ -47,8 +47,7 @@ class PictureController {
         }
       };
 
-  PictureController(
-      ShootService shoots, FrameRows frames, OpenViews open, RecipeService recipes) {
+  PictureController(ShootService shoots, FrameRows frames, OpenViews open, RecipeService recipes) {
     this.shoots = shoots;
     this.frames = frames;
     this.open = open;
@@ -82,12 +81,14 @@ class PictureController {
   }
 
   private static byte[] jpeg(Picture p) throws IOException {
-    return PictureWriter.quickJpeg(PictureWriter.image8(p.width(), p.height(), Display.to8(p, true)), 0.85);
+    return PictureWriter.quickJpeg(
+        PictureWriter.image8(p.width(), p.height(), Display.to8(p, true)), 0.85);
   }
 
   @GetMapping(value = "/frames/{id}/thumb", produces = MediaType.IMAGE_JPEG_VALUE)
   ResponseEntity<byte[]> frame(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
-    FrameRow row = frames.findOwned(id, member.studio()).orElseThrow(() -> Problem.notFound("frame"));
+    FrameRow row =
+        frames.findOwned(id, member.studio()).orElseThrow(() -> Problem.notFound("frame"));
     View view = shoots.ownedView(member.studio(), row.viewId());
     return kept(
         "frame " + id,
@@ -105,6 +106,9 @@ class PictureController {
     return kept(
         "cover " + id + " " + state.edition(),
         false,
-        () -> jpeg(open.renderer(view).picture(state.recipe(), Raster.fitted(view.width(), view.height(), COVER))));
+        () ->
+            jpeg(
+                open.renderer(view)
+                    .picture(state.recipe(), Raster.fitted(view.width(), view.height(), COVER))));
   }
 }

@@ -16,7 +16,9 @@ import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
-/** The recipe's schema, made from the core's own catalogue, beside what springdoc finds by itself. */
+/**
+ * The recipe's schema, made from the core's own catalogue, beside what springdoc finds by itself.
+ */
 @Configuration
 class ApiDescription {
 
@@ -42,7 +44,10 @@ class ApiDescription {
       if (schema.getProperties() != null) {
         schema.setRequired(
             schema.getProperties().keySet().stream()
-                .filter(n -> !MAY_LACK.contains(n) || n.equals("stops") && entry.getKey().equals("FrameCard"))
+                .filter(
+                    n ->
+                        !MAY_LACK.contains(n)
+                            || n.equals("stops") && entry.getKey().equals("FrameCard"))
                 .sorted()
                 .toList());
       }
@@ -128,7 +133,10 @@ class ApiDescription {
             .p("points", new ArraySchema().items(ref("Point"))));
     add(api, "Brush", kind("brush").p("strokes", new ArraySchema().items(ref("Stroke"))));
     add(api, "WindowFinder", kind("window-finder").p("grow", new NumberSchema()));
-    add(api, "BurntLight", kind("burnt-light").p("frame", new StringSchema()).p("reach", new NumberSchema()));
+    add(
+        api,
+        "BurntLight",
+        kind("burnt-light").p("frame", new StringSchema()).p("reach", new NumberSchema()));
     add(api, "Shape", new Built(either("Outline", "Brush", "WindowFinder", "BurntLight")));
   }
 
@@ -137,7 +145,8 @@ class ApiDescription {
     for (Catalogue.Kind kind : Catalogue.kinds()) {
       Built schema = kind(kind.kind());
       for (var c : kind.type().getRecordComponents()) {
-        schema.p(c.getName(), c.getType() == String.class ? new StringSchema() : new NumberSchema());
+        schema.p(
+            c.getName(), c.getType() == String.class ? new StringSchema() : new NumberSchema());
       }
       add(api, kind.type().getSimpleName(), schema);
       names.add(kind.type().getSimpleName());

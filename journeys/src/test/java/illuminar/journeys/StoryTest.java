@@ -1,0 +1,337 @@
+package illuminar.journeys;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.LocatorAssertions;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import illuminar.files.PictureReader;
+import illuminar.server.TestServer;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.MethodOrderer;
+import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestMethodOrder;
+
+/**
+ * The whole story in headless Chromium, by mouse and by keyboard: card, bench, delivery, reload.
+ */
+@TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+class StoryTest {
+  private static final double PATIENCE = 60_000;
+  private static TestServer server;
+  private static Playwright playwright;
+  private static Browser browser;
+  private static BrowserContext context;
+  private static Page page;
+
+  @BeforeAll
+  static void begin() {
+    server = new TestServer("journey_test");
+    playwright =
+        Playwright.create(
+            new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+    browser =
+        playwright
+            .chromium()
+            .launch(
+                new BrowserType.LaunchOptions()
+                    .setExecutablePath(Path.of("/usr/bin/chromium"))
+                    .setArgs(
+                        List.of(
+                            "--no-sandbox",
+                            "--disable-gpu",
+                            "--disable-background-networking",
+                            "--disable-component-update",
+                            "--disable-sync",
+                            "--no-first-run")));
+    context = browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
+    page = context.newPage();
+    PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE);
+    page.setDefaultTimeout(PATIENCE);
+  }
+
+  @AfterAll
+  static void end() {
+    playwright.close();
+    server.close();
+  }
+
+  private static Locator button(String name) {
+    return page.getByRole(
+        AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+  }
+
+  private static Locator region(String name) {
+    return button("Region " + name);
+  }
+
+  private static Locator slider(String name) {
+    return page.getByRole(
+        AriaRole.SLIDER, new Page.GetByRoleOptions().setName(name).setExact(true));
+  }
+
+  private static Locator saved() {
+    return page.getByTestId("saved");
+  }
+
+  private static int pictures() {
+    return ((Number) page.evaluate("() => Number(document.documentElement.dataset.pictures ?? 0)"))
+        .intValue();
+  }
+
+  private static void waitForPicture(int after) {
+    page.waitForFunction("n => Number(document.documentElement.dataset.pictures ?? 0) > n", after);
+  }
+
+  /** Mean grey code of the middle of the stage, as the screen shows it. */
+  private static double brightness(double fx, double fy) {
+    return ((Number)
+            page.evaluate(
+                "([fx, fy]) => { const c = document.querySelector('[data-testid=stage] canvas');"
+                    + " const d = c.getContext('2d').getImageData(c.width * fx - 12, c.height * fy - 12, 24, 24).data;"
+                    + " let s = 0; for (let i = 0; i < d.length; i += 4) s += d[i] + d[i+1] + d[i+2];"
+                    + " return s / (d.length / 4) / 3; }",
+                List.of(fx, fy)))
+        .doubleValue();
+  }
+
+  @Test
+  @Order(1)
+  void signInAndTakeInTheCard() {
+    page.navigate(server.url());
+    page.getByLabel("E-mail").fill("demo@illuminar.test");
+    page.getByLabel("Password").fill("wrong");
+    page.keyboard().press("Enter");
+    assertThat(page.getByText("do not belong together")).isVisible();
+    page.getByLabel("Password").fill("heather");
+    page.keyboard().press("Enter");
+    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Intake")).click();
+    assertThat(page.getByTestId("card-frame")).hasCount(8);
+    assertThat(page.getByText("Time line of the card")).isVisible();
+    page.getByLabel("Name of the view").fill("Instrument room");
+    button("Take in 8 frames as 1 view").click();
+    page.waitForURL(Pattern.compile("/shoots/[0-9a-f-]+$"));
+    page.getByLabel("Open Instrument room").click();
+    assertThat(page.getByTestId("pass")).hasCount(1);
+    waitForPicture(0);
+    assertThat(page.getByTestId("histogram")).isVisible();
+    assertThat(saved()).hasText("Saved, revision 1");
+  }
+
+  @Test
+  @Order(2)
+  void lookAround() {
+    int n = pictures();
+    button("1:1").click();
+    waitForPicture(n);
+    BoundingBox stage = page.getByTestId("stage").boundingBox();
+    n = pictures();
+    page.mouse().move(stage.x + 300, stage.y + 200);
+    page.mouse().down();
+    page.mouse().move(stage.x + 260, stage.y + 180);
+    page.mouse().up();
+    waitForPicture(n);
+    page.keyboard().press("f");
+    assertThat(page.getByRole(AriaRole.TABLE, new Page.GetByRoleOptions().setName("Readings")))
+        .containsText("Pointer");
+    Locator dark =
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("frame −4 alone"));
+    n = pictures();
+    dark.click();
+    waitForPicture(n);
+    assertThat(page.getByText("FWH_0112.JPG alone")).isVisible();
+    n = pictures();
+    page.keyboard().press(".");
+    waitForPicture(n);
+    page.keyboard().press("Escape");
+    assertThat(page.getByText("alone, Esc returns")).isHidden();
+  }
+
+  @Test
+  @Order(3)
+  void beforeIsHeldByAKey() {
+    int n = pictures();
+    page.keyboard().down("b");
+    assertThat(page.getByText("Before: the ground alone")).isVisible();
+    waitForPicture(n);
+    n = pictures();
+    page.keyboard().up("b");
+    waitForPicture(n);
+    assertThat(page.getByText("Before: the ground alone")).isHidden();
+  }
+
+  @Test
+  @Order(4)
+  void windowsStandAsBrightAsAsked() {
+    page.getByTestId("pass").first().click(new Locator.ClickOptions().setPosition(30, 12));
+    Locator over = slider("Over the room");
+    over.focus();
+    page.keyboard().press("Shift+ArrowRight");
+    assertThat(saved()).hasText("Saved, revision 2");
+    assertThat(page.getByTestId("pass").first()).containsText("+1.40 st");
+    button("Undo").click();
+    assertThat(page.getByTestId("pass").first()).containsText("+0.90 st");
+    page.keyboard().press("Control+Shift+z");
+    assertThat(page.getByTestId("pass").first()).containsText("+1.40 st");
+  }
+
+  @Test
+  @Order(5)
+  void theWindowRegionIsCorrectedByOutlineAndBrush() {
+    if (page.getByLabel("Region Window panes").count() < 2) {
+      region("Window panes").click();
+    }
+    assertThat(page.getByTestId("part")).hasCount(1);
+    page.keyboard().press("o");
+    BoundingBox stage = page.getByTestId("stage").boundingBox();
+    double[][] points = {{0.2, 0.2}, {0.3, 0.2}, {0.3, 0.32}, {0.2, 0.32}};
+    for (double[] p : points) {
+      page.mouse().click(stage.x + stage.width * p[0], stage.y + stage.height * p[1]);
+    }
+    page.keyboard().press("Enter");
+    assertThat(page.getByTestId("part")).hasCount(2);
+    assertThat(page.getByTestId("outline-point")).hasCount(4);
+    page.keyboard().press("k");
+    page.keyboard().down("Alt");
+    page.mouse().move(stage.x + stage.width * 0.25, stage.y + stage.height * 0.25);
+    page.mouse().down();
+    page.mouse().move(stage.x + stage.width * 0.27, stage.y + stage.height * 0.27);
+    page.mouse().move(stage.x + stage.width * 0.29, stage.y + stage.height * 0.27);
+    page.mouse().up();
+    page.keyboard().up("Alt");
+    assertThat(page.getByTestId("part")).hasCount(3);
+    assertThat(page.getByTestId("part").nth(2)).containsText("take away");
+    assertThat(page.getByTestId("part").nth(2)).containsText("1 stroke");
+    page.keyboard().press("Escape");
+    page.keyboard().press("Control+z");
+    assertThat(page.getByTestId("part")).hasCount(2);
+    page.keyboard().press("Control+z");
+    assertThat(page.getByTestId("part")).hasCount(1);
+    page.getByLabel("Leave the region").click();
+  }
+
+  @Test
+  @Order(6)
+  void toneOnTheWholePictureByMouseAndTyping() {
+    double before = brightness(0.5, 0.2);
+    button("Tone").click();
+    assertThat(page.getByTestId("pass")).hasCount(2);
+    Locator exposure = slider("Exposure");
+    BoundingBox box = exposure.boundingBox();
+    page.mouse().move(box.x + box.width * 0.5, box.y + 10);
+    page.mouse().down();
+    page.mouse().move(box.x + box.width * 0.52, box.y + 10);
+    page.mouse().move(box.x + box.width * 0.56, box.y + 10);
+    page.mouse().up();
+    page.getByLabel("Highlights, number").fill("-30");
+    page.keyboard().press("Enter");
+    page.getByLabel("Shadows, number").fill("25");
+    page.keyboard().press("Enter");
+    page.getByLabel("Contrast, number").fill("12");
+    page.keyboard().press("Enter");
+    assertThat(page.getByTestId("pass").nth(1))
+        .containsText("contrast +12, highlights −30, shadows +25");
+    page.waitForFunction(
+        "() => document.querySelector('[data-testid=saved]').textContent.startsWith('Saved')");
+    assertThat(brightness(0.5, 0.2)).isGreaterThan(before + 5);
+    exposure.dblclick();
+    assertThat(page.getByLabel("Exposure, number")).hasValue("0.00 st");
+  }
+
+  @Test
+  @Order(7)
+  void everythingIsThereAfterReload() {
+    page.waitForFunction(
+        "() => document.querySelector('[data-testid=saved]').textContent.startsWith('Saved')");
+    String revision = saved().textContent();
+    page.reload();
+    waitForPicture(0);
+    assertThat(saved()).hasText(revision);
+    assertThat(page.getByTestId("pass")).hasCount(2);
+    assertThat(page.getByTestId("pass").nth(1))
+        .containsText("contrast +12, highlights −30, shadows +25");
+    button("Undo").click();
+    page.waitForFunction(
+        "r => !document.querySelector('[data-testid=saved]').textContent.includes(r)", revision);
+    button("Redo").click();
+    assertThat(saved()).hasText(revision);
+  }
+
+  @Test
+  @Order(8)
+  void probesAreReadAndSurviveReload() {
+    page.keyboard().press("p");
+    BoundingBox stage = page.getByTestId("stage").boundingBox();
+    page.mouse().click(stage.x + stage.width * 0.3, stage.y + stage.height * 0.3);
+    Locator table = page.getByRole(AriaRole.TABLE, new Page.GetByRoleOptions().setName("Readings"));
+    assertThat(table).containsText(Pattern.compile("Probe 1\\s*\\d"));
+    page.reload();
+    assertThat(table).containsText(Pattern.compile("Probe 1\\s*\\d"));
+  }
+
+  @Test
+  @Order(9)
+  void anotherTabsChangeIsShownNotOverwritten() {
+    Page other = context.newPage();
+    other.navigate(page.url());
+    other.getByTestId("pass").nth(1).getByRole(AriaRole.BUTTON).last().click();
+    assertThat(other.getByTestId("saved")).containsText("Saved");
+    other.waitForFunction(
+        "() => document.querySelectorAll('[aria-label=\"Switch on Tone\"]').length === 1");
+    assertThat(other.getByTestId("saved")).hasText(Pattern.compile("Saved, revision \\d+"));
+    page.getByTestId("pass").nth(1).click(new Locator.ClickOptions().setPosition(30, 12));
+    slider("Exposure").focus();
+    page.keyboard().press("ArrowRight");
+    assertThat(page.getByRole(AriaRole.ALERTDIALOG)).containsText("Another tab changed this view");
+    button("Take over its state").click();
+    assertThat(page.getByLabel("Switch on Tone")).isVisible();
+    other.close();
+    page.getByLabel("Switch on Tone").click();
+    assertThat(saved()).hasText(Pattern.compile("Saved, revision \\d+"));
+  }
+
+  @Test
+  @Order(10)
+  void aRegionIsReusedOutside() {
+    page.getByTestId("pass").nth(1).getByLabel(Pattern.compile("^Region: ")).click();
+    page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("outside Window panes"))
+        .click();
+    assertThat(page.getByTestId("pass").nth(1)).containsText("on outside Window panes");
+    assertThat(region("Window panes")).containsText("2 passes");
+  }
+
+  @Test
+  @Order(11)
+  void deliverAndDownload() throws Exception {
+    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Deliver")).click();
+    button("Deliver 2 files").click();
+    assertThat(page.getByText("Instrument-room.jpg"))
+        .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(PATIENCE));
+    assertThat(page.getByText("Instrument-room.tif")).isVisible();
+    Download download =
+        page.waitForDownload(
+            () ->
+                page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Download"))
+                    .first()
+                    .click());
+    Path file = Files.createTempFile("story", ".jpg");
+    download.saveAs(file);
+    assertThat(PictureReader.pixels(file, "Instrument-room.jpg").width()).isEqualTo(600);
+  }
+}
