@@ -6,7 +6,7 @@ import static illuminar.scenes.material.Noise.mix;
 import static illuminar.scenes.material.Noise.step;
 import static illuminar.scenes.material.Noise.value;
 
-/** The paint shop: procedural surfaces. Colours are linear sRGB reflectances. */
+/** Procedural surfaces. Colours are linear sRGB reflectances. */
 public final class Materials {
   private Materials() {}
 

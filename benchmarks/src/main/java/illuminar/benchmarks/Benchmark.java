@@ -1,0 +1,289 @@
+package illuminar.benchmarks;
+
+import illuminar.core.analysis.Analysis;
+import illuminar.core.frame.Codes;
+import illuminar.core.frame.Frame;
+import illuminar.core.frame.Frames;
+import illuminar.core.frame.Role;
+import illuminar.core.ground.Ground;
+import illuminar.core.lineup.LineUp;
+import illuminar.core.pass.BringFrame;
+import illuminar.core.pass.Gate;
+import illuminar.core.pass.Move;
+import illuminar.core.pass.Pass;
+import illuminar.core.pass.Tone;
+import illuminar.core.pass.Where;
+import illuminar.core.picture.Picture;
+import illuminar.core.picture.Raster;
+import illuminar.core.recipe.Recipe;
+import illuminar.core.region.Part;
+import illuminar.core.region.Point;
+import illuminar.core.region.Region;
+import illuminar.core.region.Shape;
+import illuminar.core.render.Display;
+import illuminar.core.render.RenderCache;
+import illuminar.core.render.Renderer;
+import illuminar.files.Legend;
+import illuminar.files.PictureWriter;
+import java.io.ByteArrayOutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import org.bytedeco.opencv.opencv_core.MatVector;
+
+/**
+ * The command {@code ./illuminar benchmark}: speed on a 24 MP view beside the reference library.
+ */
+public final class Benchmark {
+  private record Row(
+      String work, double ours, double reference, String unit, double goal, boolean ratio) {
+    double ratioNow() {
+      return reference > 0 ? ours / reference : 0;
+    }
+
+    boolean met() {
+      return (ratio ? ratioNow() : ours) <= goal;
+    }
+  }
+
+  private static final List<Row> ROWS = new ArrayList<>();
+
+  private Benchmark() {}
+
+  public static void main(String[] args) throws Exception {
+    DemoView demo = DemoView.read(Path.of("demo/card"), 6000);
+    List<LineUp.Placed> placed = demo.linedUp();
+    Analysis analysis = demo.analysis(placed);
+    control(analysis);
+    double reference = reference(demo);
+    blend(demo, reference);
+    deliver(analysis, reference);
+    keep();
+  }
+
+  private static void add(Row row) {
+    ROWS.add(row);
+    System.out.printf(
+        Locale.ROOT,
+        "%-58s %9.1f %s  reference %9.1f  ratio %.2f  goal %.2f  %s%n",
+        row.work,
+        row.ours,
+        row.unit,
+        row.reference,
+        row.ratioNow(),
+        row.goal,
+        row.met() ? "met" : "NOT MET");
+  }
+
+  /** 12 passes and 8 regions of the kinds that exist. */
+  static Recipe busy(double exposure, int moved) {
+    List<Region> regions = new ArrayList<>();
+    regions.add(
+        new Region(
+            "r0",
+            "Panes",
+            List.of(new Part("p", Part.Combine.ADD, new Shape.WindowFinder(0))),
+            0,
+            false));
+    regions.add(
+        new Region(
+            "r1",
+            "Burnt",
+            List.of(new Part("p", Part.Combine.ADD, new Shape.BurntLight("f3", 0.5))),
+            6,
+            false));
+    for (int i = 2; i < 8; i++) {
+      double x = 0.1 * i;
+      List<Point> shape =
+          List.of(
+              new Point(x, 0.1),
+              new Point(x + 0.2, 0.12),
+              new Point(x + 0.15, 0.45),
+              new Point(x - 0.05, 0.4));
+      Shape.Stroke stroke =
+          new Shape.Stroke(
+              0.03,
+              0.6,
+              0.8,
+              false,
+              List.of(new Point(x, 0.3), new Point(x + 0.1, 0.35), new Point(x + 0.2, 0.3)));
+      regions.add(
+          new Region(
+              "r" + i,
+              "Region " + i,
+              List.of(
+                  new Part("a", Part.Combine.ADD, new Shape.Outline(shape)),
+                  new Part(
+                      "b",
+                      i % 2 == 0 ? Part.Combine.TAKE_AWAY : Part.Combine.ADD,
+                      new Shape.Brush(List.of(stroke)))),
+              20 * i,
+              false));
+    }
+    List<Pass> passes = new ArrayList<>();
+    passes.add(pass("w", new BringFrame("f7", 0.9, 4), "r0", Gate.ALL));
+    passes.add(pass("h", new BringFrame("f1", 0.2, 0), "r1", Gate.ALL));
+    for (int i = 0; i < 10; i++) {
+      double e = i == moved ? exposure : 0.05 * i;
+      Tone tone = new Tone(e * 0.2, i % 3 == 0 ? 6 : 0, i % 2 == 0 ? -8 : 0, i % 2 == 1 ? 9 : 0);
+      passes.add(
+          pass(
+              "t" + i,
+              tone,
+              i < 2 ? "" : "r" + (i % 6 + 2),
+              i % 4 == 3 ? new Gate(-8, -6, -1, 0) : Gate.ALL));
+    }
+    return new Recipe(
+        new Ground.EvenBlend(List.of("f0", "f1", "f2", "f3", "f4"), 0.1, "f2"), regions, passes);
+  }
+
+  private static Pass pass(String id, Move move, String region, Gate gate) {
+    return new Pass(id, true, move, new Where(region, false), gate, 0.9, "");
+  }
+
+  /** A control moves: render, to codes, to JPEG; the fitted preview at 1280×800. */
+  private static void control(Analysis analysis) throws Exception {
+    Renderer renderer = new Renderer(analysis, new RenderCache(600_000_000));
+    Raster raster = Raster.fitted(6000, 4000, 808);
+    double[] ms = new double[240];
+    for (int round = 0; round < ms.length + 60; round++) {
+      int moved = round / 20 % 10;
+      long start = System.nanoTime();
+      Picture p = renderer.picture(busy(0.01 * round, moved), raster);
+      PictureWriter.quickJpeg(
+          PictureWriter.image8(p.width(), p.height(), Display.to8(p, true)), 0.85);
+      if (round >= 60) {
+        ms[round - 60] = (System.nanoTime() - start) / 1e6;
+      }
+    }
+    Arrays.sort(ms);
+    System.out.printf("control median %.1f ms%n", ms[ms.length / 2]);
+    add(
+        new Row(
+            "control moves, 24 MP, 12 passes, 8 regions, server p95",
+            ms[(int) (ms.length * 0.95)],
+            0,
+            "ms",
+            40,
+            false));
+  }
+
+  private static double reference(DemoView demo) {
+    MatVector mats = Reference.mats(demo.codes().subList(0, 5));
+    long start = System.nanoTime();
+    Reference.fuse(mats).close();
+    return (System.nanoTime() - start) / 1e6;
+  }
+
+  /** Line-up and blend of five decoded 24 MP frames, down to finished pixels. */
+  private static void blend(DemoView demo, double reference) {
+    long start = System.nanoTime();
+    List<Codes> codes = demo.codes().subList(0, 5);
+    var pyramids = codes.stream().parallel().map(illuminar.core.frame.Pyramid::of).toList();
+    List<LineUp.Placed> placed = LineUp.find(pyramids, 2, n -> {});
+    List<Frame> frames = new ArrayList<>();
+    for (int i = 0; i < 5; i++) {
+      frames.add(
+          new Frame(
+              "f" + i,
+              Role.AMBIENT,
+              demo.shots().get(i).exposure().stops(),
+              placed.get(i).toFrame(),
+              pyramids.get(i)));
+    }
+    Analysis analysis =
+        new Analysis(new Frames(frames, "f2", illuminar.core.frame.Response.srgb()));
+    Recipe ground =
+        new Recipe(
+            new Ground.EvenBlend(List.of("f0", "f1", "f2", "f3", "f4"), 0, "f2"),
+            List.of(),
+            List.of());
+    new Renderer(analysis, new RenderCache(1))
+        .deliver(ground, 1, 512, 256, (tile, p) -> Display.to8(p, true));
+    add(
+        new Row(
+            "line up + even blend, 24 MP × 5",
+            (System.nanoTime() - start) / 1e6,
+            reference,
+            "ms",
+            0.5,
+            true));
+  }
+
+  /** Line-up and analysis not counted. */
+  private static void deliver(Analysis analysis, double reference) throws Exception {
+    Recipe recipe = busy(0.1, 0);
+    Renderer renderer = new Renderer(analysis, new RenderCache(1));
+    renderer.picture(recipe, Raster.fitted(6000, 4000, 200));
+    long start = System.nanoTime();
+    byte[] bgr = new byte[6000 * 4000 * 3];
+    renderer.deliver(
+        recipe,
+        1,
+        512,
+        256,
+        (tile, p) -> {
+          byte[] from = Display.to8(p, true);
+          for (int j = 0; j < tile.height(); j++) {
+            System.arraycopy(
+                from,
+                j * tile.width() * 3,
+                bgr,
+                ((tile.y() + j) * 6000 + tile.x()) * 3,
+                tile.width() * 3);
+          }
+        });
+    ByteArrayOutputStream out = new ByteArrayOutputStream(1 << 24);
+    PictureWriter.jpeg(PictureWriter.image8(6000, 4000, bgr), 0.92, Legend.NONE, out);
+    add(
+        new Row(
+            "deliver JPEG, 24 MP, 12 passes, 8 regions",
+            (System.nanoTime() - start) / 1e6,
+            reference,
+            "ms",
+            0.5,
+            true));
+  }
+
+  private static void keep() throws Exception {
+    StringBuilder json = new StringBuilder("[\n");
+    StringBuilder text =
+        new StringBuilder(
+            "# Speed beside the reference library\n\nWritten by `./illuminar benchmark` on "
+                + LocalDate.now()
+                + ", 2 shared cores. The reference is the exposure fusion of the library used in tests, on the same five decoded frames in the same run.\n\n| work | ours | reference | ratio | goal | met |\n|---|---|---|---|---|---|\n");
+    for (int i = 0; i < ROWS.size(); i++) {
+      Row r = ROWS.get(i);
+      json.append(
+          String.format(
+              Locale.ROOT,
+              "  {\"work\": \"%s\", \"ours\": %.2f, \"reference\": %.2f, \"ratio\": %.3f, \"unit\": \"%s\", \"goal\": %.2f, \"met\": %b}%s%n",
+              r.work,
+              r.ours,
+              r.reference,
+              r.ratioNow(),
+              r.unit,
+              r.goal,
+              r.met(),
+              i + 1 < ROWS.size() ? "," : ""));
+      text.append(
+          String.format(
+              Locale.ROOT,
+              "| %s | %.0f %s | %s | %s | ≤ %s | %s |%n",
+              r.work,
+              r.ours,
+              r.unit,
+              r.reference > 0 ? String.format(Locale.ROOT, "%.0f ms", r.reference) : "–",
+              r.reference > 0 ? String.format(Locale.ROOT, "%.2f", r.ratioNow()) : "–",
+              r.goal,
+              r.met() ? "yes" : "**no**"));
+    }
+    Files.createDirectories(Path.of("target"));
+    Files.writeString(Path.of("target/benchmark.json"), json.append("]\n"));
+    Files.writeString(Path.of("docs/benchmarks.md"), text);
+  }
+}

@@ -1,0 +1,331 @@
+package illuminar.benchmarks;
+
+import illuminar.core.analysis.Analysis;
+import illuminar.core.colour.Lab;
+import illuminar.core.colour.Space;
+import illuminar.core.colour.Srgb;
+import illuminar.core.frame.Codes;
+import illuminar.core.frame.Pyramid;
+import illuminar.core.frame.Response;
+import illuminar.core.frame.Similarity;
+import illuminar.core.ground.Ground;
+import illuminar.core.lineup.LineUp;
+import illuminar.core.measure.Overshoot;
+import illuminar.core.pass.Pass;
+import illuminar.core.picture.AreaResize;
+import illuminar.core.picture.Picture;
+import illuminar.core.picture.Plane;
+import illuminar.core.picture.Raster;
+import illuminar.core.recipe.FirstRecipe;
+import illuminar.core.recipe.Recipe;
+import illuminar.core.render.RenderCache;
+import illuminar.core.render.Renderer;
+import illuminar.scenes.Scenes;
+import illuminar.scenes.camera.Camera;
+import illuminar.scenes.camera.Shot;
+import illuminar.scenes.render.Radiance;
+import illuminar.scenes.rooms.Brackets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+
+/** The command {@code ./illuminar proof}: the product's results against the rendered truth. */
+public final class Proof {
+  private static final String VIEW = "Instrument room";
+
+  private Proof() {}
+
+  public static void main(String[] args) throws Exception {
+    Radiance truth = Scenes.instrumentRoom(Path.of(".run/scenes"));
+    DemoView demo = DemoView.read(Path.of("demo/card"), 0);
+    Table table = new Table();
+    List<LineUp.Placed> placed = demo.linedUp();
+    lineUp(demo, placed, table);
+    displaced(truth, table);
+    Analysis analysis = demo.analysis(placed);
+    response(analysis, table);
+    Renderer renderer = new Renderer(analysis, new RenderCache(300_000_000));
+    Recipe recipe = FirstRecipe.of(analysis);
+    int w = analysis.fullWidth();
+    int h = analysis.fullHeight();
+    Picture full = renderer.picture(recipe, Raster.whole(w, h, 1));
+    panes(renderer, recipe, truth, table);
+    window(analysis, recipe, full, truth, table);
+    bars(full, truth, table);
+    preview(renderer, recipe, full, table);
+    blend(demo, analysis, table);
+    table.keep(
+        "proof",
+        Path.of("docs/accuracy.md"),
+        "Accuracy against rendered truth",
+        "Written by `./illuminar proof` on "
+            + LocalDate.now()
+            + ". The frames are those of the shipped card; the truth is the rendering that they were photographed from.");
+    lost(table);
+  }
+
+  private static double[] cornerErrors(Similarity found, Similarity truth, int w, int h) {
+    double[] e = new double[9];
+    for (int k = 0; k < 9; k++) {
+      e[k] = found.apart(truth, (k % 3 - 1) * w / 2.0, (k / 3 - 1) * h / 2.0);
+    }
+    return e;
+  }
+
+  private static void lineUp(DemoView demo, List<LineUp.Placed> placed, Table table) {
+    List<Double> all = new ArrayList<>();
+    for (int i = 0; i < placed.size(); i++) {
+      if (i != DemoView.ANCHOR) {
+        for (double e :
+            cornerErrors(placed.get(i).toFrame(), demo.shots().get(i).drift(), 2400, 1600)) {
+          all.add(e);
+        }
+      }
+    }
+    put(all, "line-up error, tripod drift", table);
+  }
+
+  private static void put(List<Double> errors, String what, Table table) {
+    table.most(
+        VIEW, what + ", mean", errors.stream().mapToDouble(d -> d).average().orElse(0), "px", 0.25);
+    table.most(
+        VIEW, what + ", worst", errors.stream().mapToDouble(d -> d).max().orElse(0), "px", 0.5);
+  }
+
+  /** Frames displaced by up to 12 px and 0.5°, photographed anew from the truth. */
+  private static void displaced(Radiance truth, Table table) {
+    Similarity[] moves = {
+      Similarity.of(0.5, 1, 7.3, -4.1),
+      Similarity.of(-0.3, 1, -11.2, 3.7),
+      Similarity.NONE,
+      Similarity.of(0.22, 1, 4.4, 9.8),
+      Similarity.of(-0.5, 1, -3.2, -8.7)
+    };
+    List<Shot> shots = Brackets.instrumentRoom();
+    Camera camera = Brackets.instrumentCamera();
+    List<Pyramid> frames = new ArrayList<>();
+    for (int i = 0; i < moves.length; i++) {
+      float[] sensor =
+          camera.expose(
+              truth, shots.get(i).strengths(), shots.get(i).exposure(), moves[i], 100 + i);
+      byte[] bgr = Camera.codes8(sensor);
+      for (int k = 0; k < bgr.length; k += 3) {
+        byte b = bgr[k];
+        bgr[k] = bgr[k + 2];
+        bgr[k + 2] = b;
+      }
+      frames.add(Pyramid.of(Codes.of8(truth.width(), truth.height(), bgr)));
+    }
+    List<LineUp.Placed> placed = LineUp.find(frames, 2, n -> {});
+    List<Double> all = new ArrayList<>();
+    for (int i = 0; i < moves.length; i++) {
+      if (i != 2) {
+        for (double e :
+            cornerErrors(placed.get(i).toFrame(), moves[i], truth.width(), truth.height())) {
+          all.add(e);
+        }
+      }
+    }
+    put(all, "line-up error, to 12 px and 0.5°", table);
+  }
+
+  private static void response(Analysis analysis, Table table) {
+    Response r = analysis.frames().response();
+    double worst = 0;
+    for (int code = 16; code <= 250; code += 6) {
+      for (int c = 0; c < 3; c++) {
+        double t = Camera.lightOf(code / 255.0);
+        worst = Math.max(worst, Math.abs(r.lightOfCode(c, code / 255.0) / t - 1));
+      }
+    }
+    table.most(VIEW, "response error, codes 16 to 250, worst", 100 * worst, "%", 10);
+  }
+
+  private static void panes(Renderer renderer, Recipe recipe, Radiance truth, Table table) {
+    float[] found =
+        renderer.region(recipe.regions().get(0), Raster.whole(truth.width(), truth.height(), 1));
+    double both = 0;
+    double either = 0;
+    for (int i = 0; i < found.length; i++) {
+      both += Math.min(found[i], truth.outside()[i]);
+      either += Math.max(found[i], truth.outside()[i]);
+    }
+    table.least(VIEW, "panes found, intersection over union", both / either, "", 0.97);
+  }
+
+  private static Lab lab(double r, double g, double b) {
+    return Lab.ofWork(clip(r), clip(g), clip(b));
+  }
+
+  private static double clip(double v) {
+    return Math.max(0, Math.min(1, v));
+  }
+
+  /**
+   * The true light put through the product's own response at the brightness that the pass chose.
+   */
+  private static void window(
+      Analysis analysis, Recipe recipe, Picture full, Radiance truth, Table table) {
+    Response r = analysis.frames().response();
+    Camera camera = Brackets.instrumentCamera();
+    int n = full.r().length;
+    boolean[] inside = inside(truth, 3);
+    double[] gains = new double[n];
+    int count = 0;
+    for (int i = 0; i < n; i++) {
+      if (inside[i]) {
+        double[] srgb = Space.WORK_TO_SRGB.apply(full.r()[i], full.g()[i], full.b()[i]);
+        if (srgb[1] > 0.02 && srgb[1] < 0.9) {
+          double light = r.toLight(1, (float) srgb[1]);
+          gains[count++] = light / (truth.view()[1][i] * camera.white()[1]);
+        }
+      }
+    }
+    Arrays.sort(gains, 0, count);
+    double gain = gains[count / 2];
+    double sum = 0;
+    int used = 0;
+    for (int i = 0; i < n; i++) {
+      if (!inside[i]) {
+        continue;
+      }
+      double[] d = new double[3];
+      for (int c = 0; c < 3; c++) {
+        d[c] = r.toDisplay(c, (float) (truth.view()[c][i] * camera.white()[c] * gain));
+      }
+      double[] work = Space.SRGB_TO_WORK.apply(d[0], d[1], d[2]);
+      sum += lab(work[0], work[1], work[2]).difference(lab(full.r()[i], full.g()[i], full.b()[i]));
+      used++;
+    }
+    table.most(VIEW, "window colour, mean", sum / used, "CIEDE2000", 3.0);
+  }
+
+  /** Pixels wholly outside the house, {@code far} pixels from any edge. */
+  private static boolean[] inside(Radiance truth, int far) {
+    int w = truth.width();
+    boolean[] in = new boolean[w * truth.height()];
+    for (int y = far; y < truth.height() - far; y++) {
+      for (int x = far; x < w - far; x++) {
+        boolean all = true;
+        for (int v = -far; v <= far && all; v++) {
+          for (int u = -far; u <= far && all; u++) {
+            all = truth.outside()[(y + v) * w + x + u] > 0.999f;
+          }
+        }
+        in[y * w + x] = all;
+      }
+    }
+    return in;
+  }
+
+  /** Rim beside the panes, and bars against the frame that they belong to. */
+  private static void bars(Picture full, Radiance truth, Table table) {
+    Plane tone = Plane.of(full.width(), full.height());
+    for (int i = 0; i < tone.data().length; i++) {
+      tone.data()[i] = (float) lab(full.r()[i], full.g()[i], full.b()[i]).l();
+    }
+    Plane mask = new Plane(full.width(), full.height(), truth.outside());
+    table.most(
+        VIEW,
+        "overshoot in the 6 px outside window edges",
+        Overshoot.percent(tone, mask, 6, 5),
+        "%",
+        2.0);
+  }
+
+  private static void preview(Renderer renderer, Recipe recipe, Picture full, Table table) {
+    int w = full.width();
+    int h = full.height();
+    Raster raster = Raster.fitted(w, h, 808);
+    Picture shown = renderer.picture(recipe, raster);
+    Plane[] small = new Plane[3];
+    for (int c = 0; c < 3; c++) {
+      float[] v = full.channel(c).clone();
+      for (int i = 0; i < v.length; i++) {
+        v[i] = (float) clip(v[i]);
+      }
+      small[c] = AreaResize.at(new Plane(w, h, v), w, h, raster);
+    }
+    double[] d = new double[raster.pixels()];
+    for (int i = 0; i < d.length; i++) {
+      d[i] =
+          lab(small[0].data()[i], small[1].data()[i], small[2].data()[i])
+              .difference(lab(shown.r()[i], shown.g()[i], shown.b()[i]));
+    }
+    Arrays.sort(d);
+    table.most(
+        VIEW,
+        "preview against delivery, mean",
+        Arrays.stream(d).average().orElse(0),
+        "CIEDE2000",
+        0.5);
+    table.most(
+        VIEW,
+        "preview against delivery, 99th percentile",
+        d[(int) (d.length * 0.99)],
+        "CIEDE2000",
+        2.0);
+  }
+
+  /** The even blend beside the reference library's exposure fusion on the same frames in place. */
+  private static void blend(DemoView demo, Analysis analysis, Table table) {
+    int w = analysis.fullWidth();
+    int h = analysis.fullHeight();
+    List<Codes> aligned = new ArrayList<>();
+    List<Plane> grey = new ArrayList<>();
+    List<String> ids = List.of("f0", "f1", "f2", "f3", "f4");
+    for (String id : ids) {
+      Picture p = analysis.draw(id, Raster.whole(w, h, 1));
+      byte[] rgb = new byte[w * h * 3];
+      Plane g = Plane.of(w, h);
+      for (int i = 0; i < w * h; i++) {
+        float[] code = {
+          Srgb.encodeFast(p.r()[i]), Srgb.encodeFast(p.g()[i]), Srgb.encodeFast(p.b()[i])
+        };
+        g.data()[i] = 0.299f * code[0] + 0.587f * code[1] + 0.114f * code[2];
+        for (int c = 0; c < 3; c++) {
+          rgb[3 * i + c] = (byte) (int) (code[c] * 255 + 0.5f);
+        }
+      }
+      grey.add(g);
+      aligned.add(Codes.of8(w, h, rgb));
+    }
+    Plane theirs = Reference.grey(Reference.fuse(Reference.mats(aligned)));
+    Recipe ground = new Recipe(new Ground.EvenBlend(ids, 0, "f2"), List.of(), List.<Pass>of());
+    Picture ours =
+        new Renderer(analysis, new RenderCache(1)).picture(ground, Raster.whole(w, h, 1));
+    Plane oursGrey = Plane.of(w, h);
+    for (int i = 0; i < w * h; i++) {
+      double[] s = Space.WORK_TO_SRGB.apply(ours.r()[i], ours.g()[i], ours.b()[i]);
+      oursGrey.data()[i] =
+          0.299f * Srgb.encodeFast((float) s[0])
+              + 0.587f * Srgb.encodeFast((float) s[1])
+              + 0.114f * Srgb.encodeFast((float) s[2]);
+    }
+    double q = MefSsim.of(grey, oursGrey);
+    double reference = MefSsim.of(grey, theirs);
+    System.out.printf("even blend MEF-SSIM %.4f, reference library %.4f%n", q, reference);
+    table.least(
+        VIEW, "even blend, MEF-SSIM less the reference library's", q - reference, "", -0.005);
+  }
+
+  /** A goal that was met before must stay met. */
+  private static void lost(Table table) throws Exception {
+    Path baseline = Path.of("benchmarks/proof-baseline.txt");
+    List<String> before = Files.exists(baseline) ? Files.readAllLines(baseline) : List.of();
+    List<String> met =
+        table.rows().stream()
+            .filter(Table.Row::met)
+            .map(r -> r.view() + ": " + r.measure())
+            .toList();
+    List<String> gone = before.stream().filter(b -> !b.isBlank() && !met.contains(b)).toList();
+    if (!gone.isEmpty()) {
+      System.out.println("Goals lost again: " + gone);
+      System.exit(1);
+    }
+    Files.write(baseline, met);
+  }
+}
