@@ -54,7 +54,7 @@ public final class Proof {
     Picture full = renderer.picture(recipe, Raster.whole(w, h, 1));
     panes(renderer, recipe, truth, table);
     window(analysis, recipe, full, truth, table);
-    bars(full, truth, table);
+    bars(analysis, full, truth, table);
     preview(renderer, recipe, full, table);
     blend(demo, analysis, table);
     table.keep(
@@ -222,7 +222,7 @@ public final class Proof {
   }
 
   /** Rim beside the panes, and bars against the frame that they belong to. */
-  private static void bars(Picture full, Radiance truth, Table table) {
+  private static void bars(Analysis analysis, Picture full, Radiance truth, Table table) {
     Plane tone = Plane.of(full.width(), full.height());
     for (int i = 0; i < tone.data().length; i++) {
       tone.data()[i] = (float) lab(full.r()[i], full.g()[i], full.b()[i]).l();
@@ -231,9 +231,30 @@ public final class Proof {
     table.most(
         VIEW,
         "overshoot in the 6 px outside window edges",
-        Overshoot.percent(tone, mask, 6, 5),
+        Overshoot.percent(tone, room(analysis, truth), mask, 6, 5),
         "%",
         2.0);
+  }
+
+  /** Lightness of the room alone, without the view, as the anchor frame's exposure renders it. */
+  private static Plane room(Analysis analysis, Radiance truth) {
+    Response r = analysis.frames().response();
+    Camera camera = Brackets.instrumentCamera();
+    double gain = camera.gain() * Math.pow(2, analysis.frames().anchorFrame().stops());
+    float[][] sum = truth.sum(1, 1, 0, 0);
+    Plane out = Plane.of(truth.width(), truth.height());
+    for (int i = 0; i < out.data().length; i++) {
+      double share = Math.max(0.1, 1 - truth.outside()[i]);
+      double[] d = new double[3];
+      for (int c = 0; c < 3; c++) {
+        double light =
+            Math.max(0, sum[c][i] - truth.view()[c][i]) / share * camera.white()[c] * gain;
+        d[c] = r.toDisplay(c, (float) light);
+      }
+      double[] work = Space.SRGB_TO_WORK.apply(d[0], d[1], d[2]);
+      out.data()[i] = (float) lab(work[0], work[1], work[2]).l();
+    }
+    return out;
   }
 
   private static void preview(Renderer renderer, Recipe recipe, Picture full, Table table) {

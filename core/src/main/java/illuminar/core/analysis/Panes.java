@@ -321,6 +321,8 @@ public final class Panes {
     MapRows rows =
         new MapRows(
             inside.width(), inside.height(), analysis.fullWidth(), analysis.fullHeight(), raster);
+    // The sensor mixes light; a smaller raster has averaged what is displayed.
+    boolean averaged = raster.scale() < 0.75;
     float[] in = new float[w];
     float[] edge = new float[w];
     float[] dark = new float[w];
@@ -336,11 +338,20 @@ public final class Panes {
           out[at] = in[i];
           continue;
         }
-        float light =
-            0.2126f * response.toLight(0, window.r()[at])
-                + 0.7152f * response.toLight(1, window.g()[at])
-                + 0.0722f * response.toLight(2, window.b()[at]);
-        float share = (light - dark[i]) / (0.9f * (bright[i] - dark[i]));
+        float share;
+        if (averaged) {
+          float lo = response.toDisplay(1, dark[i]);
+          float hi = response.toDisplay(1, bright[i]);
+          float tone =
+              0.2126f * window.r()[at] + 0.7152f * window.g()[at] + 0.0722f * window.b()[at];
+          share = (tone - lo) / (0.95f * (hi - lo));
+        } else {
+          float light =
+              0.2126f * response.toLight(0, window.r()[at])
+                  + 0.7152f * response.toLight(1, window.g()[at])
+                  + 0.0722f * response.toLight(2, window.b()[at]);
+          share = (light - dark[i]) / (0.9f * (bright[i] - dark[i]));
+        }
         out[at] = share < 0.03f ? 0 : share > 1 ? 1 : share;
       }
     }

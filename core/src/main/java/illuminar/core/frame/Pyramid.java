@@ -211,7 +211,7 @@ public final class Pyramid {
       int to,
       Picture out) {
     int power = 0;
-    while (power < levels.size() && raster.scale() * (2 << power) <= 1.0001) {
+    while (power < levels.size() && raster.scale() * (4 << power) <= 1.0001) {
       power++;
     }
     if (power == 0 && full.isEmpty()) {
@@ -225,7 +225,6 @@ public final class Pyramid {
     double fx = (fullWidth - 1) / 2.0 - cx;
     double fy = (fullHeight - 1) / 2.0 - cy;
     boolean soft = ratio > 1.05;
-    double spread = soft ? ratio / 4 : 0;
     for (int j = from; j < to; j++) {
       double y = raster.fullY(j) - cy;
       for (int i = 0; i < raster.width(); i++) {
@@ -236,11 +235,7 @@ public final class Pyramid {
         double sv = (v + 0.5) * size - 0.5;
         int at = j * raster.width() + i;
         if (soft) {
-          sampler.begin();
-          sampler.add((float) (su - spread), (float) (sv - spread), 0.25f);
-          sampler.add((float) (su + spread), (float) (sv - spread), 0.25f);
-          sampler.add((float) (su - spread), (float) (sv + spread), 0.25f);
-          sampler.add((float) (su + spread), (float) (sv + spread), 0.25f);
+          sampler.area(su + 0.5 - ratio / 2, sv + 0.5 - ratio / 2, ratio);
         } else {
           sampler.begin();
           sampler.add((float) su, (float) sv, 1);
@@ -272,6 +267,26 @@ public final class Pyramid {
     Sampler(int width, int height) {
       this.width = width;
       this.height = height;
+    }
+
+    /**
+     * Mean over a square whose corner is at (x, y); pixel i covers i to i + 1, edges are continued.
+     */
+    final void area(double x, double y, double size) {
+      begin();
+      int x0 = (int) Math.floor(x);
+      int y0 = (int) Math.floor(y);
+      int x1 = (int) Math.ceil(x + size);
+      int y1 = (int) Math.ceil(y + size);
+      double unit = 1 / (size * size);
+      for (int v = y0; v < y1; v++) {
+        double high = (Math.min(y + size, v + 1) - Math.max(y, v)) * unit;
+        int row = v < 0 ? 0 : v >= height ? height - 1 : v;
+        for (int u = x0; u < x1; u++) {
+          double share = (Math.min(x + size, u + 1) - Math.max(x, u)) * high;
+          one(u < 0 ? 0 : u >= width ? width - 1 : u, row, (float) share);
+        }
+      }
     }
 
     final void begin() {

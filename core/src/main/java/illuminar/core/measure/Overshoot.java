@@ -7,21 +7,26 @@ import illuminar.core.picture.Plane;
  * the step across the edge.
  */
 public final class Overshoot {
+  /** Where the outside itself varies by more than this, its own structure hides any halo. */
+  private static final double STRUCTURE = 8;
+
   private Overshoot() {}
 
   /**
    * Measures the outer side of a mask's edge.
    *
    * @param tone lightness of the picture, any unit
+   * @param expected the tone that the outside would have without any halo, same size and unit
    * @param mask inside share, 0 to 1, at the same size
    * @param reach pixels beside the edge that are looked at
    * @param settle pixels beyond these that say where the tone settles
-   * @return mean over edge points of (most tone within reach − settled) / (inside − settled), in
-   *     percent; 0 where nothing rises towards the inside
+   * @return greatest over distances 2 to {@code reach} of the mean rise towards the inside tone
+   *     beyond what is expected, as a share of the mean step, in percent; noise averages out, a
+   *     halo does not
    */
-  public static double percent(Plane tone, Plane mask, int reach, int settle) {
-    double sum = 0;
-    int n = 0;
+  public static double percent(Plane tone, Plane expected, Plane mask, int reach, int settle) {
+    double[] rise = new double[reach + 1];
+    double steps = 0;
     int w = tone.width();
     int h = tone.height();
     int[][] ways = {{1, 0}, {-1, 0}, {0, 1}, {0, -1}};
@@ -29,36 +34,56 @@ public final class Overshoot {
     for (int y = far; y < h - far; y++) {
       for (int x = far; x < w - far; x++) {
         for (int[] d : ways) {
-          if (!edge(mask, x, y, d, far, w)) {
-            continue;
+          if (edge(mask, x, y, d, far)) {
+            steps += add(tone, expected, x, y, d, reach, settle, rise);
           }
-          double settled = 0;
-          for (int k = reach + 1; k <= far; k++) {
-            settled += tone.at(x + d[0] * k, y + d[1] * k) / settle;
-          }
-          double inside = 0;
-          for (int k = 2; k <= 4; k++) {
-            inside += tone.at(x - d[0] * k, y - d[1] * k) / 3;
-          }
-          double step = inside - settled;
-          if (Math.abs(step) < 4) {
-            continue;
-          }
-          double most = 0;
-          for (int k = 1; k <= reach; k++) {
-            double over = (tone.at(x + d[0] * k, y + d[1] * k) - settled) / step;
-            most = Math.max(most, k == 1 ? 0 : over);
-          }
-          sum += most;
-          n++;
         }
       }
     }
-    return n == 0 ? 0 : 100 * sum / n;
+    double most = 0;
+    for (double r : rise) {
+      most = Math.max(most, r);
+    }
+    return steps == 0 ? 0 : 100 * most / steps;
+  }
+
+  /**
+   * Adds one edge point's rise at each distance; returns its step, or 0 where there is none to
+   * speak of.
+   */
+  private static double add(
+      Plane tone, Plane expected, int x, int y, int[] d, int reach, int settle, double[] rise) {
+    double settled = 0;
+    double plain = 0;
+    double low = Double.MAX_VALUE;
+    double high = -Double.MAX_VALUE;
+    for (int k = 2; k <= reach + settle; k++) {
+      double e = expected.at(x + d[0] * k, y + d[1] * k);
+      low = Math.min(low, e);
+      high = Math.max(high, e);
+      if (k > reach) {
+        settled += tone.at(x + d[0] * k, y + d[1] * k) / settle;
+        plain += e / settle;
+      }
+    }
+    double inside = 0;
+    for (int k = 2; k <= 4; k++) {
+      inside += tone.at(x - d[0] * k, y - d[1] * k) / 3;
+    }
+    double step = inside - settled;
+    if (Math.abs(step) < 4 || high - low > STRUCTURE) {
+      return 0;
+    }
+    double way = Math.signum(step);
+    for (int k = 2; k <= reach; k++) {
+      double own = expected.at(x + d[0] * k, y + d[1] * k) - plain;
+      rise[k] += way * (tone.at(x + d[0] * k, y + d[1] * k) - settled - own);
+    }
+    return Math.abs(step);
   }
 
   /** The last inside pixel before a clean outside run in a direction. */
-  private static boolean edge(Plane mask, int x, int y, int[] d, int far, int w) {
+  private static boolean edge(Plane mask, int x, int y, int[] d, int far) {
     if (mask.at(x, y) < 0.5f) {
       return false;
     }

@@ -60,12 +60,13 @@ class MeasureTest {
         tone.data()[y * 80 + x] = in ? 80 : rim ? 44 : 40;
       }
     }
-    assertThat(Overshoot.percent(tone, mask, 6, 6)).isCloseTo(10, within(0.5));
+    assertThat(Overshoot.percent(tone, Plane.filled(80, 80, 0), mask, 6, 6))
+        .isCloseTo(10, within(0.5));
   }
 
   @Test
   void noRimIsNoOvershoot() {
     Plane tone = Plane.filled(80, 80, 40);
-    assertThat(Overshoot.percent(tone, Plane.of(80, 80), 6, 6)).isZero();
+    assertThat(Overshoot.percent(tone, tone, Plane.of(80, 80), 6, 6)).isZero();
   }
 }
