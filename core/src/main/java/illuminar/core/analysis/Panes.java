@@ -308,6 +308,24 @@ public final class Panes {
     return d;
   }
 
+  /** Whether any pane, or the edge of one, may lie within a raster. */
+  public boolean touch(Raster raster) {
+    double kx = (double) inside.width() / analysis.fullWidth();
+    double ky = (double) inside.height() / analysis.fullHeight();
+    int x0 = (int) Math.max(0, Math.floor(raster.fullX(0) * kx) - 2);
+    int x1 = (int) Math.min(inside.width() - 1, Math.ceil(raster.fullX(raster.width()) * kx) + 2);
+    int y0 = (int) Math.max(0, Math.floor(raster.fullY(0) * ky) - 2);
+    int y1 = (int) Math.min(inside.height() - 1, Math.ceil(raster.fullY(raster.height()) * ky) + 2);
+    for (int y = y0; y <= y1; y++) {
+      for (int x = x0; x <= x1; x++) {
+        if (inside.at(x, y) > 0 || near.at(x, y) > 0) {
+          return true;
+        }
+      }
+    }
+    return false;
+  }
+
   /**
    * The panes at a raster.
    *

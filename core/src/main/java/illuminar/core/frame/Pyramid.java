@@ -211,7 +211,7 @@ public final class Pyramid {
       int to,
       Picture out) {
     int power = 0;
-    while (power < levels.size() && raster.scale() * (4 << power) <= 1.0001) {
+    while (power < levels.size() && raster.scale() * (3 << power) <= 1.0001) {
       power++;
     }
     if (power == 0 && full.isEmpty()) {

@@ -17,13 +17,14 @@ public record Histogram(
   public static final int BINS = 120;
   public static final double FROM = -10;
 
-  /** Counts a picture of linear BT.2020. */
+  /** Counts a picture of linear BT.2020; of a large one every third pixel. */
   public static Histogram of(Picture p) {
     int[][] bins = new int[4][BINS];
     int burnt = 0;
     int blocked = 0;
-    int n = p.r().length;
-    for (int i = 0; i < n; i++) {
+    int step = p.r().length > 150_000 ? 3 : 1;
+    int n = (p.r().length + step - 1) / step;
+    for (int i = 0; i < p.r().length; i += step) {
       float y = Space.luminance(p.r()[i], p.g()[i], p.b()[i]);
       bins[0][bin(y)]++;
       bins[1][bin(p.r()[i])]++;

@@ -119,47 +119,81 @@ public record BringFrame(
     public void apply(Tile tile) {
       int w = tile.raster().width();
       int h = tile.raster().height();
-      Picture view = rendered(tile.frames().apply(frame), tile);
-      Picture below = tile.picture();
       int radius = radius(tile.raster().scale());
-      boolean[] band = radius == 0 ? new boolean[0] : band(tile.region(), w, h);
+      int[] box = box(tile.region(), w, h, radius + 1);
+      if (box[0] >= box[2]) {
+        return;
+      }
+      Picture view = rendered(tile.frames().apply(frame), box);
+      Picture below = tile.picture();
+      boolean[] band = radius == 0 ? new boolean[0] : band(tile.region(), w, h, box);
       float[][] clean =
-          radius == 0 ? new float[0][] : clean(below, view, tile.region(), band, w, h, radius);
-      for (int i = 0; i < w * h; i++) {
-        float m = tile.region()[i];
-        float share = tile.amount()[i];
-        boolean edge = radius > 0 && band[i];
-        if (share <= 0 || m <= 0 && !edge) {
-          continue;
-        }
-        for (int c = 0; c < 3; c++) {
-          float[] out = below.channel(c);
-          float outside = edge ? clean[c][i] : out[i];
-          float inside = edge ? clean[3 + c][i] : view.channel(c)[i];
-          float mixed = outside + (inside - outside) * m;
-          out[i] += (mixed - out[i]) * share;
+          radius == 0 ? new float[0][] : clean(below, view, tile.region(), band, w, h, radius, box);
+      for (int y = box[1]; y < box[3]; y++) {
+        for (int i = y * w + box[0]; i < y * w + box[2]; i++) {
+          float m = tile.region()[i];
+          float share = tile.amount()[i];
+          boolean edge = radius > 0 && band[i];
+          if (share <= 0 || m <= 0 && !edge) {
+            continue;
+          }
+          for (int c = 0; c < 3; c++) {
+            float[] out = below.channel(c);
+            float outside = edge ? clean[c][i] : out[i];
+            float inside = edge ? clean[3 + c][i] : view.channel(c)[i];
+            float mixed = outside + (inside - outside) * m;
+            out[i] += (mixed - out[i]) * share;
+          }
         }
       }
     }
 
-    private Picture rendered(Picture camera, Tile tile) {
+    /**
+     * The part of a tile that the mask touches, grown by {@code margin}: left, top, right, bottom.
+     */
+    private static int[] box(float[] m, int w, int h, int margin) {
+      int x0 = w;
+      int y0 = h;
+      int x1 = -1;
+      int y1 = -1;
+      for (int y = 0; y < h; y++) {
+        for (int x = 0; x < w; x++) {
+          if (m[y * w + x] > 0) {
+            x0 = Math.min(x0, x);
+            x1 = Math.max(x1, x);
+            y0 = Math.min(y0, y);
+            y1 = y;
+          }
+        }
+      }
+      return new int[] {
+        Math.max(0, x0 - margin),
+        Math.max(0, y0 - margin),
+        Math.min(w, x1 + 1 + margin),
+        Math.min(h, y1 + 1 + margin)
+      };
+    }
+
+    private Picture rendered(Picture camera, int[] box) {
       Picture out = Picture.of(camera.width(), camera.height());
-      for (int i = 0; i < out.r().length; i++) {
-        float r = response.toDisplay(0, response.toLight(0, camera.r()[i]) * gain);
-        float g = response.toDisplay(1, response.toLight(1, camera.g()[i]) * gain);
-        float b = response.toDisplay(2, response.toLight(2, camera.b()[i]) * gain);
-        out.r()[i] = TO_WORK[0] * r + TO_WORK[1] * g + TO_WORK[2] * b;
-        out.g()[i] = TO_WORK[3] * r + TO_WORK[4] * g + TO_WORK[5] * b;
-        out.b()[i] = TO_WORK[6] * r + TO_WORK[7] * g + TO_WORK[8] * b;
+      for (int y = box[1]; y < box[3]; y++) {
+        for (int i = y * out.width() + box[0]; i < y * out.width() + box[2]; i++) {
+          float r = response.toDisplay(0, response.toLight(0, camera.r()[i]) * gain);
+          float g = response.toDisplay(1, response.toLight(1, camera.g()[i]) * gain);
+          float b = response.toDisplay(2, response.toLight(2, camera.b()[i]) * gain);
+          out.r()[i] = TO_WORK[0] * r + TO_WORK[1] * g + TO_WORK[2] * b;
+          out.g()[i] = TO_WORK[3] * r + TO_WORK[4] * g + TO_WORK[5] * b;
+          out.b()[i] = TO_WORK[6] * r + TO_WORK[7] * g + TO_WORK[8] * b;
+        }
       }
       return out;
     }
 
     /** Pixels of a sharp edge: the mask differs clearly within their neighbourhood of three. */
-    private static boolean[] band(float[] m, int w, int h) {
+    private static boolean[] band(float[] m, int w, int h, int[] box) {
       boolean[] band = new boolean[w * h];
-      for (int y = 0; y < h; y++) {
-        for (int x = 0; x < w; x++) {
+      for (int y = box[1]; y < box[3]; y++) {
+        for (int x = box[0]; x < box[2]; x++) {
           float lo = 1;
           float hi = 0;
           for (int v = Math.max(0, y - 1); v <= Math.min(h - 1, y + 1); v++) {
@@ -180,11 +214,18 @@ public record BringFrame(
      * planes of each. Where there is nothing clean near, the pixel's own colour.
      */
     private static float[][] clean(
-        Picture below, Picture view, float[] m, boolean[] band, int w, int h, int radius) {
+        Picture below,
+        Picture view,
+        float[] m,
+        boolean[] band,
+        int w,
+        int h,
+        int radius,
+        int[] box) {
       float[][] out = new float[6][w * h];
       float reach = 1f / (radius * radius + 1);
-      for (int y = 0; y < h; y++) {
-        for (int x = 0; x < w; x++) {
+      for (int y = box[1]; y < box[3]; y++) {
+        for (int x = box[0]; x < box[2]; x++) {
           int i = y * w + x;
           if (!band[i]) {
             continue;

@@ -49,6 +49,8 @@ public record Tone(
   private static final float MID_GREY = -2.4739f;
   private static final float SPAN = 3f;
   private static final float EDGE = 0.35f;
+  private static final float PER_STOP = 32;
+  private static final int STEPS = 26 * 32;
 
   public Tone {
     Catalogue.check(Tone.class, "exposure", exposure);
@@ -111,6 +113,24 @@ public record Tone(
       return 0;
     }
 
+    /** Gains by tone and by tone of the surroundings, which add up; 32 entries a stop. */
+    private float[][] tables() {
+      float[][] t = new float[2][STEPS + 2];
+      for (int i = 0; i < STEPS + 2; i++) {
+        float stops = Stops.BLACK + i / PER_STOP;
+        t[0][i] = gain(new Tone(tone.exposure, tone.contrast, 0, 0), stops, stops);
+        t[1][i] = gain(new Tone(0, 0, tone.highlights, tone.shadows), stops, stops);
+      }
+      return t;
+    }
+
+    private static float look(float[] table, float stops) {
+      float at = (stops - Stops.BLACK) * PER_STOP;
+      at = at < 0 ? 0 : at > STEPS ? STEPS : at;
+      int i = (int) at;
+      return table[i] + (table[i + 1] - table[i]) * (at - i);
+    }
+
     @Override
     public void apply(Tile tile) {
       int w = tile.raster().width();
@@ -119,16 +139,17 @@ public record Tone(
               base.slope().width(), base.slope().height(), fullWidth, fullHeight, tile.raster());
       float[] slope = new float[w];
       float[] offset = new float[w];
+      float[][] tables = tables();
       for (int j = 0; j < tile.raster().height(); j++) {
         if (needsBase) {
           rows.row(base.slope().data(), j, slope, 0);
           rows.row(base.offset().data(), j, offset, 0);
         }
-        line(tile, j * w, w, slope, offset);
+        line(tile, tables, j * w, w, slope, offset);
       }
     }
 
-    private void line(Tile tile, int at, int w, float[] slope, float[] offset) {
+    private void line(Tile tile, float[][] tables, int at, int w, float[] slope, float[] offset) {
       float[] r = tile.picture().r();
       float[] g = tile.picture().g();
       float[] b = tile.picture().b();
@@ -138,8 +159,11 @@ public record Tone(
           continue;
         }
         float stops = Stops.of(Space.luminance(r[at + i], g[at + i], b[at + i]));
-        float around = needsBase ? slope[i] * stops + offset[i] : stops;
-        float factor = Stops.light(gain(tone, stops, around) * share);
+        float gain = look(tables[0], stops);
+        if (needsBase) {
+          gain += look(tables[1], slope[i] * stops + offset[i]);
+        }
+        float factor = Stops.light(gain * share);
         r[at + i] *= factor;
         g[at + i] *= factor;
         b[at + i] *= factor;

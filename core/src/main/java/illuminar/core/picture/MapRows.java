@@ -42,7 +42,8 @@ public final class MapRows {
     float fy = (float) (c - top);
     int a = top * mapWidth;
     int b = Math.min(mapHeight - 1, top + 1) * mapWidth;
-    for (int x = 0; x < mapWidth; x++) {
+    int last = Math.min(mapWidth - 1, left[left.length - 1] + 1);
+    for (int x = left[0]; x <= last; x++) {
       line[x] = map[a + x] + (map[b + x] - map[a + x]) * fy;
     }
     line[mapWidth] = line[mapWidth - 1];

@@ -8,6 +8,7 @@ import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
 import java.util.function.Function;
+import java.util.function.Supplier;
 
 /** Draws regions at any raster, the same at every tiling. Values are shares from 0 to 1. */
 public final class RegionWork {
@@ -19,12 +20,22 @@ public final class RegionWork {
   /** Draws one frame at a raster, display-linear. */
   public interface Frames extends Function<Raster, Function<String, Picture>> {}
 
+  /** Keeps a region's soft plane of the whole view, which many tiles read. */
+  public interface Keep {
+    Plane get(Region region, Raster whole, Supplier<Plane> make);
+
+    /** Keeps nothing. */
+    Keep NOTHING = (region, whole, make) -> make.get();
+  }
+
   /**
    * The region's share at each pixel of the raster.
    *
    * @param frames draws frames at any raster
+   * @param keep keeps what many tiles share
    */
-  public static float[] draw(Region region, Raster raster, Analysis analysis, Frames frames) {
+  public static float[] draw(
+      Region region, Raster raster, Analysis analysis, Frames frames, Keep keep) {
     double sigma = region.feather() / 2 * raster.scale();
     float[] out;
     if (sigma < 0.05) {
@@ -32,7 +43,7 @@ public final class RegionWork {
     } else if (sigma <= DIRECT_SIGMA) {
       out = feathered(region, raster, analysis, frames, sigma);
     } else {
-      out = coarse(region, raster, analysis, frames, sigma);
+      out = coarse(region, raster, analysis, frames, sigma, keep);
     }
     if (region.invert()) {
       for (int i = 0; i < out.length; i++) {
@@ -61,11 +72,17 @@ public final class RegionWork {
 
   /** A wide feather has no fine detail: drawn for the whole view where sigma is four pixels. */
   private static float[] coarse(
-      Region region, Raster raster, Analysis analysis, Frames frames, double sigma) {
+      Region region, Raster raster, Analysis analysis, Frames frames, double sigma, Keep keep) {
     double scale = raster.scale() * 4 / sigma;
     Raster whole = Raster.whole(analysis.fullWidth(), analysis.fullHeight(), scale);
-    Plane hard = new Plane(whole.width(), whole.height(), hard(region, whole, analysis, frames));
-    Plane soft = Gauss.smooth(hard, region.feather() / 2 * scale);
+    Plane soft =
+        keep.get(
+            region,
+            whole,
+            () ->
+                Gauss.smooth(
+                    new Plane(whole.width(), whole.height(), hard(region, whole, analysis, frames)),
+                    region.feather() / 2 * scale));
     MapRows rows =
         new MapRows(
             whole.width(), whole.height(), analysis.fullWidth(), analysis.fullHeight(), raster);
@@ -113,6 +130,9 @@ public final class RegionWork {
       Shape.WindowFinder finder, Raster raster, Analysis analysis, Frames frames) {
     int grow = (int) Math.round(Math.abs(finder.grow()) * raster.scale());
     Raster wide = raster.grown(grow, analysis.fullWidth(), analysis.fullHeight());
+    if (!analysis.panes().touch(wide)) {
+      return new float[raster.pixels()];
+    }
     float[] found =
         analysis.panes().draw(wide, frames.apply(wide).apply(analysis.panes().windowFrame()));
     if (grow == 0) {

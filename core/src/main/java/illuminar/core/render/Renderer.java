@@ -23,6 +23,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.stream.IntStream;
 
 /**
@@ -35,6 +36,7 @@ public final class Renderer {
 
   private final Analysis analysis;
   private final RenderCache cache;
+  private final RenderCache softPlanes = new RenderCache(80_000_000);
   private volatile Plan last = new Plan(new Ground.OneFrame(""), List.of(), List.of());
 
   public Renderer(Analysis analysis, RenderCache cache) {
@@ -141,10 +143,15 @@ public final class Renderer {
               int from = raster.height() * k / bands;
               int to = raster.height() * (k + 1) / bands;
               Raster part = raster.part(0, from, raster.width(), to - from);
-              float[] m = RegionWork.draw(region, part, analysis, r -> frames(r, raster));
+              float[] m =
+                  RegionWork.draw(region, part, analysis, r -> frames(r, raster), this::soft);
               System.arraycopy(m, 0, out, from * raster.width(), m.length);
             });
     return out;
+  }
+
+  private Plane soft(Region region, Raster whole, Supplier<Plane> make) {
+    return softPlanes.get(new MaskKey(region, whole), Plane.class, whole.pixels() * 4L, make);
   }
 
   /** One frame at a raster as the camera rendered it, linear BT.2020. A new picture. */
@@ -375,7 +382,13 @@ public final class Renderer {
     Function<String, Picture> frames = id -> drawn.computeIfAbsent(id, i -> analysis.draw(i, wide));
     Picture p = drawGround(plan.ground, wide, frames);
     RegionWork.Frames any = r -> r.equals(wide) ? frames : id -> analysis.draw(id, r);
-    steps(plan, 0, p, wide, region -> RegionWork.draw(region, wide, analysis, any), frames);
+    steps(
+        plan,
+        0,
+        p,
+        wide,
+        region -> RegionWork.draw(region, wide, analysis, any, this::soft),
+        frames);
     return p;
   }
 

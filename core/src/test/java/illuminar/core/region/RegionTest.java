@@ -23,7 +23,8 @@ class RegionTest {
   private static final Raster WHOLE = Raster.whole(360, 240, 1);
 
   private static float[] draw(Region region, Raster raster) {
-    return RegionWork.draw(region, raster, ANALYSIS, r -> id -> ANALYSIS.draw(id, r));
+    return RegionWork.draw(
+        region, raster, ANALYSIS, r -> id -> ANALYSIS.draw(id, r), RegionWork.Keep.NOTHING);
   }
 
   private static Region region(double feather, boolean invert, Part... parts) {
