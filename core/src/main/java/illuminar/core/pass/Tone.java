@@ -102,26 +102,29 @@ public record Tone(
     int radius = Math.max(2, Math.round(Math.max(stops.width(), stops.height()) * 0.022f));
     Guided base = needsBase ? Guided.of(stops, stops, radius, EDGE) : new Guided(stops, stops);
     return new Work(
-        this, base, needsBase, below.analysis().fullWidth(), below.analysis().fullHeight());
+        tables(), base, needsBase, below.analysis().fullWidth(), below.analysis().fullHeight());
   }
 
-  private record Work(Tone tone, Guided base, boolean needsBase, int fullWidth, int fullHeight)
+  /** Gains by tone and by tone of the surroundings, which add up; 32 entries a stop. */
+  private float[][] tables() {
+    Tone byTone = new Tone(exposure, contrast, 0, 0);
+    Tone byPlace = new Tone(0, 0, highlights, shadows);
+    float[][] t = new float[2][STEPS + 2];
+    for (int i = 0; i < STEPS + 2; i++) {
+      float stops = Stops.BLACK + i / PER_STOP;
+      t[0][i] = gain(byTone, stops, stops);
+      t[1][i] = gain(byPlace, stops, stops);
+    }
+    return t;
+  }
+
+  private record Work(
+      float[][] tables, Guided base, boolean needsBase, int fullWidth, int fullHeight)
       implements Ready {
 
     @Override
     public int margin(double scale) {
       return 0;
-    }
-
-    /** Gains by tone and by tone of the surroundings, which add up; 32 entries a stop. */
-    private float[][] tables() {
-      float[][] t = new float[2][STEPS + 2];
-      for (int i = 0; i < STEPS + 2; i++) {
-        float stops = Stops.BLACK + i / PER_STOP;
-        t[0][i] = gain(new Tone(tone.exposure, tone.contrast, 0, 0), stops, stops);
-        t[1][i] = gain(new Tone(0, 0, tone.highlights, tone.shadows), stops, stops);
-      }
-      return t;
     }
 
     private static float look(float[] table, float stops) {
@@ -139,17 +142,16 @@ public record Tone(
               base.slope().width(), base.slope().height(), fullWidth, fullHeight, tile.raster());
       float[] slope = new float[w];
       float[] offset = new float[w];
-      float[][] tables = tables();
       for (int j = 0; j < tile.raster().height(); j++) {
         if (needsBase) {
           rows.row(base.slope().data(), j, slope, 0);
           rows.row(base.offset().data(), j, offset, 0);
         }
-        line(tile, tables, j * w, w, slope, offset);
+        line(tile, j * w, w, slope, offset);
       }
     }
 
-    private void line(Tile tile, float[][] tables, int at, int w, float[] slope, float[] offset) {
+    private void line(Tile tile, int at, int w, float[] slope, float[] offset) {
       float[] r = tile.picture().r();
       float[] g = tile.picture().g();
       float[] b = tile.picture().b();
