@@ -83,6 +83,9 @@ export const theme = createTheme({
     MuiPaper: { styleOverrides: { root: { backgroundImage: "none" }, outlined: { borderColor: look.line } } },
     MuiPopover: { styleOverrides: { paper: { border: `1px solid ${look.ink}` } } },
     MuiDialog: { styleOverrides: { paper: { border: `1px solid ${look.ink}` } } },
+    MuiInputLabel: {
+      styleOverrides: { root: { "&:not(.MuiInputLabel-shrink)": { transform: "translate(9px, 5px)" } } },
+    },
     MuiOutlinedInput: {
       styleOverrides: {
         root: { backgroundColor: look.white },

@@ -99,7 +99,7 @@ function ShootCard({ shoot }: { shoot: Shoot }) {
             {shoot.views.length === 0
               ? "Waiting for its card"
               : `${shoot.views.length} ${shoot.views.length === 1 ? "view" : "views"}, ${left === 0 ? "all delivered" : `${left} to deliver`}`}
-            {shoot.views.length === 1 ? ` · ${STATE[shoot.views[0].state]}` : ""}
+            {left === 1 && shoot.views.length === 1 ? `, ${STATE[shoot.views[0].state]}` : ""}
           </Typography>
         </Box>
         <Button component={Link} to={`/shoots/${shoot.id}/intake`}>
