@@ -143,12 +143,24 @@ public record Tone(
       float[] slope = new float[w];
       float[] offset = new float[w];
       for (int j = 0; j < tile.raster().height(); j++) {
+        if (!reached(tile.region(), j * w, w)) {
+          continue;
+        }
         if (needsBase) {
           rows.row(base.slope().data(), j, slope, 0);
           rows.row(base.offset().data(), j, offset, 0);
         }
         line(tile, j * w, w, slope, offset);
       }
+    }
+
+    private static boolean reached(float[] region, int at, int w) {
+      for (int i = at; i < at + w; i++) {
+        if (region[i] > 0) {
+          return true;
+        }
+      }
+      return false;
     }
 
     private void line(Tile tile, int at, int w, float[] slope, float[] offset) {
