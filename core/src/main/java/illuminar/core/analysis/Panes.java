@@ -142,10 +142,7 @@ public final class Panes {
   private static float[] light(Picture p, Response response) {
     float[] out = new float[p.r().length];
     for (int i = 0; i < out.length; i++) {
-      out[i] =
-          0.2126f * response.toLight(0, p.r()[i])
-              + 0.7152f * response.toLight(1, p.g()[i])
-              + 0.0722f * response.toLight(2, p.b()[i]);
+      out[i] = response.luminance(p.r()[i], p.g()[i], p.b()[i]);
     }
     return out;
   }
@@ -364,10 +361,7 @@ public final class Panes {
               0.2126f * window.r()[at] + 0.7152f * window.g()[at] + 0.0722f * window.b()[at];
           share = (tone - lo) / (0.95f * (hi - lo));
         } else {
-          float light =
-              0.2126f * response.toLight(0, window.r()[at])
-                  + 0.7152f * response.toLight(1, window.g()[at])
-                  + 0.0722f * response.toLight(2, window.b()[at]);
+          float light = response.luminance(window.r()[at], window.g()[at], window.b()[at]);
           share = (light - dark[i]) / (0.9f * (bright[i] - dark[i]));
         }
         out[at] = share < 0.03f ? 0 : share > 1 ? 1 : share;

@@ -107,6 +107,11 @@ public final class Response {
     return table(toLight[channel], display);
   }
 
+  /** Luminance of the light behind a display-linear colour with sRGB primaries, by table. */
+  public float luminance(float r, float g, float b) {
+    return 0.2126f * toLight(0, r) + 0.7152f * toLight(1, g) + 0.0722f * toLight(2, b);
+  }
+
   /** Display-linear value of a light, by table; light above 1 is burnt. */
   public float toDisplay(int channel, float amount) {
     return table(toDisplay[channel], amount);

@@ -2,7 +2,6 @@ package illuminar.core.lineup;
 
 import illuminar.core.frame.Pyramid;
 import illuminar.core.frame.Similarity;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -206,20 +205,5 @@ public final class LineUp {
     }
     double unit = Math.max(w, h) / long0;
     return new Similarity(1, 0, bx / unit, by / unit);
-  }
-
-  /** Frames' displacements as a short list for messages. */
-  public static List<String> describe(List<Placed> placed) {
-    List<String> out = new ArrayList<>();
-    for (Placed p : placed) {
-      out.add(
-          String.format(
-              java.util.Locale.ROOT,
-              "%.2f, %.2f px, %.3f°",
-              p.toFrame.dx(),
-              p.toFrame.dy(),
-              p.toFrame.degrees()));
-    }
-    return out;
   }
 }

@@ -78,10 +78,7 @@ public record BringFrame(
           Space.luminance(below.picture().r()[i], below.picture().g()[i], below.picture().b()[i]);
       room += (1 - inside) * Math.max(-8, Math.min(0, Stops.of(y)));
       roomShare += 1 - inside;
-      float light =
-          0.2126f * response.toLight(0, small.r()[i])
-              + 0.7152f * response.toLight(1, small.g()[i])
-              + 0.0722f * response.toLight(2, small.b()[i]);
+      float light = response.luminance(small.r()[i], small.g()[i], small.b()[i]);
       view += inside * Math.max(-10, Stops.of(light));
       viewShare += inside;
     }
