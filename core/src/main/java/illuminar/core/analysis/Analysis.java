@@ -1,5 +1,7 @@
 package illuminar.core.analysis;
 
+import illuminar.core.frame.Frame;
+import illuminar.core.frame.FrameRows;
 import illuminar.core.frame.Frames;
 import illuminar.core.ground.EvenBlendWork;
 import illuminar.core.ground.Ground;
@@ -65,10 +67,18 @@ public final class Analysis {
   }
 
   private Picture drawNow(String frame, Raster at) {
+    return frame(frame).draw(at, fullWidth(), fullHeight());
+  }
+
+  /** A reader of one frame's rows at a raster, for one thread. */
+  public FrameRows rows(String frame, Raster at) {
+    return frame(frame).rows(at, fullWidth(), fullHeight());
+  }
+
+  private Frame frame(String id) {
     return frames
-        .find(frame)
-        .orElseThrow(() -> new IllegalArgumentException("the view has no frame " + frame))
-        .draw(at, fullWidth(), fullHeight());
+        .find(id)
+        .orElseThrow(() -> new IllegalArgumentException("the view has no frame " + id));
   }
 
   public EvenBlendWork blend(Ground.EvenBlend blend) {

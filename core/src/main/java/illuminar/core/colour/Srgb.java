@@ -23,7 +23,28 @@ public final class Srgb {
     }
   }
 
+  /** Codes of light from 2⁻¹³ up to white, 1024 entries to each doubling. */
+  private static final byte[] CODES_8 = new byte[13 * 1024];
+
+  private static final int FIRST = Float.floatToRawIntBits(1 / 8192f) >> 13;
+
+  static {
+    for (int i = 0; i < CODES_8.length; i++) {
+      float from = Float.intBitsToFloat(FIRST + i << 13);
+      float to = Float.intBitsToFloat(FIRST + i + 1 << 13);
+      CODES_8[i] = (byte) Math.round(255 * encode((from + to) / 2.0));
+    }
+  }
+
   private Srgb() {}
+
+  /** The 8-bit code of a light, clamped; at most 0.06 of a code from the nearest. */
+  public static byte code8(float linear) {
+    if (!(linear >= 1 / 8192f)) {
+      return 0;
+    }
+    return linear >= 1 ? (byte) 255 : CODES_8[(Float.floatToRawIntBits(linear) >> 13) - FIRST];
+  }
 
   /** Linear light to code value, both 1.0 at display white. */
   public static double encode(double linear) {

@@ -13,44 +13,63 @@ public final class Box {
     int w = in.width();
     int h = in.height();
     float[] rows = new float[w * h];
+    float[] unit = units(Math.max(w, h));
     for (int y = 0; y < h; y++) {
-      double sum = 0;
-      int at = y * w;
-      for (int x = 0; x < Math.min(w, radius); x++) {
-        sum += in.data()[at + x];
-      }
-      for (int x = 0; x < w; x++) {
-        if (x + radius < w) {
-          sum += in.data()[at + x + radius];
-        }
-        if (x - radius - 1 >= 0) {
-          sum -= in.data()[at + x - radius - 1];
-        }
-        int n = Math.min(w - 1, x + radius) - Math.max(0, x - radius) + 1;
-        rows[at + x] = (float) (sum / n);
-      }
+      row(in.data(), y * w, w, radius, unit, rows);
     }
     Plane out = Plane.of(w, h);
     double[] sum = new double[w];
     for (int y = 0; y < Math.min(h, radius); y++) {
-      for (int x = 0; x < w; x++) {
-        sum[x] += rows[y * w + x];
-      }
+      add(rows, y * w, sum);
     }
     for (int y = 0; y < h; y++) {
-      int add = y + radius;
-      int drop = y - radius - 1;
-      int n = Math.min(h - 1, y + radius) - Math.max(0, y - radius) + 1;
+      if (y + radius < h) {
+        add(rows, (y + radius) * w, sum);
+      }
+      if (y - radius - 1 >= 0) {
+        subtract(rows, (y - radius - 1) * w, sum);
+      }
+      double share = unit[Math.min(h - 1, y + radius) - Math.max(0, y - radius) + 1];
       for (int x = 0; x < w; x++) {
-        if (add < h) {
-          sum[x] += rows[add * w + x];
-        }
-        if (drop >= 0) {
-          sum[x] -= rows[drop * w + x];
-        }
-        out.data()[y * w + x] = (float) (sum[x] / n);
+        out.data()[y * w + x] = (float) (sum[x] * share);
       }
     }
     return out;
+  }
+
+  private static float[] units(int most) {
+    float[] unit = new float[most + 1];
+    for (int n = 1; n <= most; n++) {
+      unit[n] = 1f / n;
+    }
+    return unit;
+  }
+
+  private static void row(float[] in, int at, int w, int radius, float[] unit, float[] out) {
+    double sum = 0;
+    for (int x = 0; x < Math.min(w, radius); x++) {
+      sum += in[at + x];
+    }
+    for (int x = 0; x < w; x++) {
+      if (x + radius < w) {
+        sum += in[at + x + radius];
+      }
+      if (x - radius - 1 >= 0) {
+        sum -= in[at + x - radius - 1];
+      }
+      out[at + x] = (float) (sum * unit[Math.min(w - 1, x + radius) - Math.max(0, x - radius) + 1]);
+    }
+  }
+
+  private static void add(float[] rows, int at, double[] sum) {
+    for (int x = 0; x < sum.length; x++) {
+      sum[x] += rows[at + x];
+    }
+  }
+
+  private static void subtract(float[] rows, int at, double[] sum) {
+    for (int x = 0; x < sum.length; x++) {
+      sum[x] -= rows[at + x];
+    }
   }
 }

@@ -17,4 +17,9 @@ public record Frame(String id, Role role, double stops, Similarity toFrame, Pyra
   public Picture draw(Raster raster, int anchorWidth, int anchorHeight) {
     return pixels.draw(raster, toFrame, anchorWidth, anchorHeight);
   }
+
+  /** A reader of this frame's rows at the anchor's raster, for one thread. */
+  public FrameRows rows(Raster raster, int anchorWidth, int anchorHeight) {
+    return pixels.rows(raster, toFrame, anchorWidth, anchorHeight);
+  }
 }

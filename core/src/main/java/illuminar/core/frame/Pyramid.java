@@ -1,12 +1,12 @@
 package illuminar.core.frame;
 
 import illuminar.core.colour.Srgb;
+import illuminar.core.picture.Bands;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
 
 /**
  * A frame's pixels at full size and at halved sizes, from which any raster is drawn. Values are
@@ -111,72 +111,99 @@ public final class Pyramid {
   }
 
   private static char root(float v) {
-    return (char) (Math.sqrt(Math.max(0, Math.min(1, v))) * 65535 + 0.5);
+    return (char) (int) ((float) Math.sqrt(v) * 65535 + 0.5f);
   }
 
   private static Level halve(Codes codes) {
     int w = (codes.width() + 1) / 2;
     int h = (codes.height() + 1) / 2;
     char[] out = new char[3 * w * h];
-    float[] table = table(codes);
-    IntStream.range(0, h)
-        .parallel()
-        .forEach(
-            y -> {
-              int y1 = Math.min(codes.height() - 1, 2 * y + 1);
-              for (int x = 0; x < w; x++) {
-                int x1 = Math.min(codes.width() - 1, 2 * x + 1);
-                int a = (2 * y * codes.width() + 2 * x) * 3;
-                int b = (2 * y * codes.width() + x1) * 3;
-                int c = (y1 * codes.width() + 2 * x) * 3;
-                int d = (y1 * codes.width() + x1) * 3;
-                for (int k = 0; k < 3; k++) {
-                  float sum =
-                      codes.is8()
-                          ? table[codes.eight()[a + k] & 255]
-                              + table[codes.eight()[b + k] & 255]
-                              + table[codes.eight()[c + k] & 255]
-                              + table[codes.eight()[d + k] & 255]
-                          : table[codes.sixteen()[a + k] & 65535]
-                              + table[codes.sixteen()[b + k] & 65535]
-                              + table[codes.sixteen()[c + k] & 65535]
-                              + table[codes.sixteen()[d + k] & 65535];
-                  out[k * w * h + y * w + x] = root(sum / 4);
-                }
-              }
-            });
+    float[] quarter = table(codes).clone();
+    for (int i = 0; i < quarter.length; i++) {
+      quarter[i] /= 4;
+    }
+    Bands.of(
+        h,
+        32,
+        (from, to) -> {
+          for (int y = from; y < to; y++) {
+            int top = 2 * y * codes.width();
+            int low = Math.min(codes.height() - 1, 2 * y + 1) * codes.width();
+            if (codes.is8()) {
+              halve(codes.eight(), quarter, codes.width(), top, low, out, y * w, w, w * h);
+            } else {
+              halve(codes.sixteen(), quarter, codes.width(), top, low, out, y * w, w, w * h);
+            }
+          }
+        });
     return new Level(1, w, h, out);
+  }
+
+  private static void halve(
+      byte[] in, float[] quarter, int width, int top, int low, char[] out, int at, int w, int n) {
+    for (int x = 0; x < w; x++) {
+      int right = 2 * x + 1 < width ? 3 : 0;
+      int a = (top + 2 * x) * 3;
+      int b = (low + 2 * x) * 3;
+      for (int k = 0; k < 3; k++) {
+        out[at + k * n + x] =
+            root(
+                quarter[in[a + k] & 255]
+                    + quarter[in[a + right + k] & 255]
+                    + quarter[in[b + k] & 255]
+                    + quarter[in[b + right + k] & 255]);
+      }
+    }
+  }
+
+  private static void halve(
+      short[] in, float[] quarter, int width, int top, int low, char[] out, int at, int w, int n) {
+    for (int x = 0; x < w; x++) {
+      int right = 2 * x + 1 < width ? 3 : 0;
+      int a = (top + 2 * x) * 3;
+      int b = (low + 2 * x) * 3;
+      for (int k = 0; k < 3; k++) {
+        out[at + k * n + x] =
+            root(
+                quarter[in[a + k] & 65535]
+                    + quarter[in[a + right + k] & 65535]
+                    + quarter[in[b + k] & 65535]
+                    + quarter[in[b + right + k] & 65535]);
+      }
+    }
   }
 
   private static Level halve(Level from) {
     int w = (from.width + 1) / 2;
     int h = (from.height + 1) / 2;
     char[] out = new char[3 * w * h];
-    int plane = from.width * from.height;
-    IntStream.range(0, h)
-        .parallel()
-        .forEach(
-            y -> {
-              int ya = 2 * y * from.width;
-              int yb = Math.min(from.height - 1, 2 * y + 1) * from.width;
-              for (int k = 0; k < 3; k++) {
-                for (int x = 0; x < w; x++) {
-                  int xa = 2 * x;
-                  int xb = Math.min(from.width - 1, 2 * x + 1);
-                  int p = k * plane;
-                  float sum =
-                      sq(from.codes[p + ya + xa])
-                          + sq(from.codes[p + ya + xb])
-                          + sq(from.codes[p + yb + xa])
-                          + sq(from.codes[p + yb + xb]);
-                  out[k * w * h + y * w + x] = root(sum / 4 * UNIT);
-                }
-              }
-            });
+    Bands.of(
+        3 * h,
+        64,
+        (first, end) -> {
+          for (int k = first; k < end; k++) {
+            int plane = k / h * from.width * from.height;
+            int y = k % h;
+            int a = plane + 2 * y * from.width;
+            int b = plane + Math.min(from.height - 1, 2 * y + 1) * from.width;
+            for (int x = 0; x < w; x++) {
+              int xa = 2 * x;
+              int xb = Math.min(from.width - 1, 2 * x + 1);
+              float sum =
+                  sq(from.codes[a + xa])
+                      + sq(from.codes[a + xb])
+                      + sq(from.codes[b + xa])
+                      + sq(from.codes[b + xb]);
+              out[k * w + x] = root(sum * QUARTER);
+            }
+          }
+        });
     return new Level(from.power + 1, w, h, out);
   }
 
-  private static final float UNIT = 1f / (65535f * 65535f);
+  private static final float QUARTER = 1f / (4f * 65535f * 65535f);
+
+  static final float UNIT = 1f / (65535f * 65535f);
 
   private static float sq(char v) {
     return (float) v * v;
@@ -190,202 +217,81 @@ public final class Pyramid {
    */
   public Picture draw(Raster raster, Similarity toFrame, int anchorWidth, int anchorHeight) {
     Picture out = Picture.of(raster.width(), raster.height());
-    int bands = Math.max(1, Math.min(raster.height(), raster.pixels() / 40000));
-    IntStream.range(0, bands)
-        .parallel()
-        .forEach(
-            k -> {
-              int from = (int) ((long) raster.height() * k / bands);
-              int to = (int) ((long) raster.height() * (k + 1) / bands);
-              draw(raster, toFrame, anchorWidth, anchorHeight, from, to, out);
-            });
+    Bands.of(
+        raster.height(),
+        Math.max(1, 40000 / raster.width()),
+        (from, to) -> {
+          FrameRows rows = rows(raster, toFrame, anchorWidth, anchorHeight);
+          for (int j = from; j < to; j++) {
+            rows.light(j, out.r(), out.g(), out.b(), j * raster.width());
+          }
+        });
     return out;
   }
 
-  private void draw(
-      Raster raster,
-      Similarity move,
-      int anchorWidth,
-      int anchorHeight,
-      int from,
-      int to,
-      Picture out) {
+  /** How often the frame can be halved. */
+  public int halvings() {
+    return levels.get(levels.size() - 1).power;
+  }
+
+  /** The frame halved {@code power} times and not moved, display-linear; 0 is its full size. */
+  public Picture halved(int power) {
+    for (Level l : levels) {
+      if (l.power == power) {
+        Picture out = Picture.of(l.width, l.height);
+        int n = l.width * l.height;
+        for (int c = 0; c < 3; c++) {
+          float[] light = out.channel(c);
+          for (int i = 0; i < n; i++) {
+            light[i] = sq(l.codes[c * n + i]) * UNIT;
+          }
+        }
+        return out;
+      }
+    }
+    return draw(
+        Raster.whole(fullWidth, fullHeight, Math.scalb(1.0, -power)),
+        Similarity.NONE,
+        fullWidth,
+        fullHeight);
+  }
+
+  /** A reader of this frame's rows at the pixels of a raster of the anchor, for one thread. */
+  public FrameRows rows(Raster raster, Similarity toFrame, int anchorWidth, int anchorHeight) {
     int power = 0;
     while (power < levels.size() && raster.scale() * (3 << power) <= 1.0001) {
       power++;
     }
-    if (power == 0 && full.isEmpty()) {
-      power = levels.get(0).power;
+    FrameRows.Source source;
+    if (power == 0 && full.isPresent()) {
+      Codes codes = full.get();
+      source =
+          codes.is8()
+              ? new FrameRows.Eight(codes, table(codes))
+              : new FrameRows.Sixteen(codes, table(codes));
+    } else {
+      Level level = level(power);
+      power = level.power;
+      source = new FrameRows.Halved(level);
     }
-    Sampler sampler = power == 0 ? new FullSampler(full.orElseThrow()) : levelSampler(power);
-    double size = Math.scalb(1.0, -power);
-    double ratio = size / raster.scale();
-    double cx = (anchorWidth - 1) / 2.0;
-    double cy = (anchorHeight - 1) / 2.0;
-    double fx = (fullWidth - 1) / 2.0 - cx;
-    double fy = (fullHeight - 1) / 2.0 - cy;
-    boolean soft = ratio > 1.05;
-    for (int j = from; j < to; j++) {
-      double y = raster.fullY(j) - cy;
-      for (int i = 0; i < raster.width(); i++) {
-        double x = raster.fullX(i) - cx;
-        double u = cx + move.a() * x - move.b() * y + move.dx() + fx;
-        double v = cy + move.b() * x + move.a() * y + move.dy() + fy;
-        double su = (u + 0.5) * size - 0.5;
-        double sv = (v + 0.5) * size - 0.5;
-        int at = j * raster.width() + i;
-        if (soft) {
-          sampler.area(su + 0.5 - ratio / 2, sv + 0.5 - ratio / 2, ratio);
-        } else {
-          sampler.begin();
-          sampler.add((float) su, (float) sv, 1);
-        }
-        out.r()[at] = sampler.r;
-        out.g()[at] = sampler.g;
-        out.b()[at] = sampler.b;
-      }
-    }
+    return new FrameRows(
+        raster,
+        source,
+        Math.scalb(1.0, -power),
+        toFrame,
+        fullWidth,
+        fullHeight,
+        anchorWidth,
+        anchorHeight);
   }
 
-  private Sampler levelSampler(int power) {
+  /** The coarsest level that is fine enough. */
+  private Level level(int power) {
     for (Level l : levels) {
       if (l.power >= power) {
-        return new LevelSampler(l);
+        return l;
       }
     }
-    return new LevelSampler(levels.get(levels.size() - 1));
-  }
-
-  /** Bilinear reading; sums up weighted samples. One thread each. */
-  private abstract static class Sampler {
-    final int width;
-    final int height;
-    float r;
-    float g;
-    float b;
-
-    Sampler(int width, int height) {
-      this.width = width;
-      this.height = height;
-    }
-
-    /**
-     * Mean over a square whose corner is at (x, y); pixel i covers i to i + 1, edges are continued.
-     */
-    final void area(double x, double y, double size) {
-      begin();
-      int x0 = (int) Math.floor(x);
-      int y0 = (int) Math.floor(y);
-      int x1 = (int) Math.ceil(x + size);
-      int y1 = (int) Math.ceil(y + size);
-      double unit = 1 / (size * size);
-      for (int v = y0; v < y1; v++) {
-        double high = (Math.min(y + size, v + 1) - Math.max(y, v)) * unit;
-        int row = v < 0 ? 0 : v >= height ? height - 1 : v;
-        for (int u = x0; u < x1; u++) {
-          double share = (Math.min(x + size, u + 1) - Math.max(x, u)) * high;
-          one(u < 0 ? 0 : u >= width ? width - 1 : u, row, (float) share);
-        }
-      }
-    }
-
-    final void begin() {
-      r = 0;
-      g = 0;
-      b = 0;
-    }
-
-    final void add(float x, float y, float weight) {
-      float cx = x < 0 ? 0 : x > width - 1 ? width - 1 : x;
-      float cy = y < 0 ? 0 : y > height - 1 ? height - 1 : y;
-      int x0 = (int) cx;
-      int y0 = (int) cy;
-      float fx = cx - x0;
-      float fy = cy - y0;
-      int x1 = x0 + 1 < width ? x0 + 1 : x0;
-      int y1 = y0 + 1 < height ? y0 + 1 : y0;
-      if (fx == 0 && fy == 0) {
-        one(x0, y0, weight);
-        return;
-      }
-      four(
-          x0,
-          y0,
-          x1,
-          y1,
-          (1 - fx) * (1 - fy) * weight,
-          fx * (1 - fy) * weight,
-          (1 - fx) * fy * weight,
-          fx * fy * weight);
-    }
-
-    abstract void one(int x, int y, float weight);
-
-    abstract void four(int x0, int y0, int x1, int y1, float w00, float w10, float w01, float w11);
-  }
-
-  private static final class FullSampler extends Sampler {
-    private final byte[] eight;
-    private final short[] sixteen;
-    private final boolean is8;
-    private final float[] table;
-
-    FullSampler(Codes codes) {
-      super(codes.width(), codes.height());
-      eight = codes.eight();
-      sixteen = codes.sixteen();
-      is8 = codes.is8();
-      table = table(codes);
-    }
-
-    @Override
-    void one(int x, int y, float weight) {
-      int a = (y * width + x) * 3;
-      if (is8) {
-        r += table[eight[a] & 255] * weight;
-        g += table[eight[a + 1] & 255] * weight;
-        b += table[eight[a + 2] & 255] * weight;
-      } else {
-        r += table[sixteen[a] & 65535] * weight;
-        g += table[sixteen[a + 1] & 65535] * weight;
-        b += table[sixteen[a + 2] & 65535] * weight;
-      }
-    }
-
-    @Override
-    void four(int x0, int y0, int x1, int y1, float w00, float w10, float w01, float w11) {
-      one(x0, y0, w00);
-      one(x1, y0, w10);
-      one(x0, y1, w01);
-      one(x1, y1, w11);
-    }
-  }
-
-  private static final class LevelSampler extends Sampler {
-    private final char[] codes;
-    private final int plane;
-
-    LevelSampler(Level level) {
-      super(level.width, level.height);
-      codes = level.codes;
-      plane = level.width * level.height;
-    }
-
-    @Override
-    void one(int x, int y, float weight) {
-      int a = y * width + x;
-      float w = weight * UNIT;
-      r += sq(codes[a]) * w;
-      g += sq(codes[a + plane]) * w;
-      b += sq(codes[a + 2 * plane]) * w;
-    }
-
-    @Override
-    void four(int x0, int y0, int x1, int y1, float w00, float w10, float w01, float w11) {
-      one(x0, y0, w00);
-      one(x1, y0, w10);
-      one(x0, y1, w01);
-      one(x1, y1, w11);
-    }
+    return levels.get(levels.size() - 1);
   }
 }

@@ -3,56 +3,106 @@ package illuminar.core.ground;
 import illuminar.core.analysis.Analysis;
 import illuminar.core.colour.Space;
 import illuminar.core.colour.Srgb;
+import illuminar.core.frame.FrameRows;
 import illuminar.core.picture.AreaResize;
+import illuminar.core.picture.Bands;
 import illuminar.core.picture.MapRows;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.function.Function;
-import java.util.stream.IntStream;
 
 /**
- * An even blend in two steps: everything wide is blended in pyramids on the analysis grid, and what
- * is finer than the grid is added from the frames at any size with the weights of the finest level:
+ * An even blend in two steps: everything wide is blended in pyramids on the analysis grid, and at
+ * any size the frames are mixed with the weights of the finest level and what the pyramids changed
+ * is added:
  *
- * <p>out = blend↑ + Σ wᵏ↑ · (codeᵏ − codeᵏ↑), ↑ being bilinear enlargement. Equal frames come back
- * unchanged. Sources: {@link Fusion}; two scales after Li, Kang, Hu, "Image fusion with guided
- * filtering", 2013.
+ * <p>out = (blend − Σ wᵏ · codeᵏ)↑ + Σ wᵏ↑ · codeᵏ, ↑ being the map read at the raster. Equal
+ * frames come back unchanged. Sources: {@link Fusion}; two scales after Li, Kang, Hu, "Image fusion
+ * with guided filtering", 2013.
  */
 public final class EvenBlendWork {
+  /**
+   * What every share loses before they are made to sum to 1 again: shares that cannot be seen go to
+   * nothing, softly, and their frames need not be read.
+   */
+  private static final float LEAST_SHARE = 0.015f;
+
   private final Ground.EvenBlend blend;
   private final Analysis analysis;
   private final Plane[] blended;
-  private final List<Plane[]> codes;
+  private final Plane[] added;
   private final List<Plane> weights;
-  private final double calm;
 
   /** Blends on the analysis grid. */
   public EvenBlendWork(Ground.EvenBlend blend, Analysis analysis) {
     this.blend = blend;
     this.analysis = analysis;
-    calm = blend.calm();
-    codes = new ArrayList<>();
-    for (String id : blend.frames()) {
-      codes.add(codes(analysis.draw(id, analysis.raster())));
-    }
+    List<Plane[]> codes =
+        blend.frames().stream().map(id -> codes(analysis.draw(id, analysis.raster()))).toList();
     weights = Fusion.weights(codes);
+    leaveOutSmall(weights);
     blended = Fusion.blend(codes, weights);
+    added = added(codes);
   }
+
+  private static final int BAND = 200_000;
 
   private static Plane[] codes(Picture p) {
     Plane[] out = new Plane[3];
-    IntStream.range(0, 3)
-        .parallel()
-        .forEach(
-            c -> {
-              out[c] = Plane.of(p.width(), p.height());
-              for (int i = 0; i < out[c].data().length; i++) {
-                out[c].data()[i] = Srgb.encodeFast(p.channel(c)[i]);
+    for (int c = 0; c < 3; c++) {
+      out[c] = Plane.of(p.width(), p.height());
+      float[] light = p.channel(c);
+      float[] code = out[c].data();
+      Bands.of(
+          code.length,
+          BAND,
+          (from, to) -> {
+            for (int i = from; i < to; i++) {
+              code[i] = Srgb.encodeFast(light[i]);
+            }
+          });
+    }
+    return out;
+  }
+
+  private static void leaveOutSmall(List<Plane> weights) {
+    Bands.of(
+        weights.get(0).data().length,
+        BAND,
+        (from, to) -> {
+          for (int i = from; i < to; i++) {
+            float kept = 0;
+            for (Plane w : weights) {
+              kept += Math.max(0, w.data()[i] - LEAST_SHARE);
+            }
+            for (Plane w : weights) {
+              w.data()[i] = Math.max(0, w.data()[i] - LEAST_SHARE) / kept;
+            }
+          }
+        });
+  }
+
+  /** What the pyramids add to the plain mixture. */
+  private Plane[] added(List<Plane[]> codes) {
+    Plane[] out = new Plane[3];
+    for (int c = 0; c < 3; c++) {
+      int channel = c;
+      out[c] = blended[c].copy();
+      Bands.of(
+          out[c].data().length,
+          BAND,
+          (from, to) -> {
+            for (int k = 0; k < codes.size(); k++) {
+              float[] share = weights.get(k).data();
+              float[] code = codes.get(k)[channel].data();
+              for (int i = from; i < to; i++) {
+                out[channel].data()[i] -= share[i] * code[i];
               }
-            });
+            }
+          });
+    }
     return out;
   }
 
@@ -62,49 +112,43 @@ public final class EvenBlendWork {
   }
 
   /** The ground at a raster, linear BT.2020. */
-  public Picture draw(Raster raster, Function<String, Picture> frames) {
+  public Picture draw(Raster raster) {
     Picture out = Picture.of(raster.width(), raster.height());
-    if (raster.scale() <= analysis.raster().scale() * 1.0001) {
-      for (int c = 0; c < 3; c++) {
-        Plane light = Plane.of(blended[c].width(), blended[c].height());
-        for (int i = 0; i < light.data().length; i++) {
-          light.data()[i] = Srgb.decodeFast(blended[c].data()[i]);
-        }
-        Plane small = AreaResize.at(light, analysis.fullWidth(), analysis.fullHeight(), raster);
-        System.arraycopy(small.data(), 0, out.channel(c), 0, small.data().length);
-      }
-    } else {
-      fine(raster, frames, out);
+    boolean coarse = raster.scale() <= analysis.raster().scale() * 1.0001;
+    Rows[] maps = new Rows[3 + weights.size()];
+    for (int m = 0; m < maps.length; m++) {
+      Plane map = m < 3 ? added[m] : weights.get(m - 3);
+      maps[m] = coarse ? resized(map, raster) : bilinear(map, raster);
     }
-    if (calm > 0) {
-      calm(frames.apply(blend.towards()), out);
+    List<FrameRows> frames = new ArrayList<>();
+    for (String id : blend.frames()) {
+      frames.add(analysis.rows(id, raster));
     }
-    toWork(out);
-    return out;
-  }
-
-  private void fine(Raster raster, Function<String, Picture> frames, Picture out) {
+    FrameRows towards = blend.calm() > 0 ? analysis.rows(blend.towards(), raster) : null;
     int w = raster.width();
-    int mw = blended[0].width();
-    int mh = blended[0].height();
-    List<Picture> drawn = blend.frames().stream().map(frames).toList();
-    MapRows rows = new MapRows(mw, mh, analysis.fullWidth(), analysis.fullHeight(), raster);
     float[][] sum = new float[3][w];
+    float[][] code = new float[3][w];
     float[] share = new float[w];
-    float[] coarse = new float[w];
     for (int j = 0; j < raster.height(); j++) {
       for (int c = 0; c < 3; c++) {
-        rows.row(blended[c].data(), j, sum[c], 0);
+        maps[c].row(j, sum[c]);
       }
-      for (int k = 0; k < drawn.size(); k++) {
-        rows.row(weights.get(k).data(), j, share, 0);
+      for (int k = 0; k < frames.size(); k++) {
+        maps[3 + k].row(j, share);
+        int first = first(share);
+        int end = end(share);
+        if (first >= end) {
+          continue;
+        }
+        frames.get(k).codes(j, first, end, code[0], code[1], code[2]);
         for (int c = 0; c < 3; c++) {
-          rows.row(codes.get(k)[c].data(), j, coarse, 0);
-          float[] light = drawn.get(k).channel(c);
-          float[] into = sum[c];
-          for (int i = 0; i < w; i++) {
-            into[i] += share[i] * (Srgb.encodeFast(light[j * w + i]) - coarse[i]);
-          }
+          add(share, code[c], sum[c], first, end);
+        }
+      }
+      if (towards != null) {
+        towards.codes(j, 0, w, code[0], code[1], code[2]);
+        for (int c = 0; c < 3; c++) {
+          calm(code[c], sum[c]);
         }
       }
       for (int c = 0; c < 3; c++) {
@@ -114,16 +158,53 @@ public final class EvenBlendWork {
         }
       }
     }
+    toWork(out);
+    return out;
   }
 
-  private void calm(Picture towards, Picture out) {
-    for (int c = 0; c < 3; c++) {
-      float[] into = out.channel(c);
-      float[] from = towards.channel(c);
-      for (int i = 0; i < into.length; i++) {
-        float a = Srgb.encodeFast(into[i]);
-        into[i] = Srgb.decodeFast(a + (float) calm * (Srgb.encodeFast(from[i]) - a));
-      }
+  /** A map's values along one row of a raster. */
+  private interface Rows {
+    void row(int j, float[] out);
+  }
+
+  private Rows resized(Plane map, Raster raster) {
+    Plane at = AreaResize.at(map, analysis.fullWidth(), analysis.fullHeight(), raster);
+    return (j, out) -> System.arraycopy(at.data(), j * at.width(), out, 0, at.width());
+  }
+
+  private Rows bilinear(Plane map, Raster raster) {
+    MapRows rows =
+        new MapRows(map.width(), map.height(), analysis.fullWidth(), analysis.fullHeight(), raster);
+    return (j, out) -> rows.row(map.data(), j, out, 0);
+  }
+
+  private static int first(float[] share) {
+    int i = 0;
+    while (i < share.length && share[i] == 0) {
+      i++;
+    }
+    return i;
+  }
+
+  private static int end(float[] share) {
+    int i = share.length;
+    while (i > 0 && share[i - 1] == 0) {
+      i--;
+    }
+    return i;
+  }
+
+  private static void add(float[] share, float[] code, float[] sum, int first, int end) {
+    for (int i = first; i < end; i++) {
+      sum[i] += share[i] * code[i];
+    }
+  }
+
+  private void calm(float[] code, float[] sum) {
+    float calm = (float) blend.calm();
+    for (int i = 0; i < sum.length; i++) {
+      float a = sum[i] < 0 ? 0 : sum[i] > 1 ? 1 : sum[i];
+      sum[i] = a + calm * (code[i] - a);
     }
   }
 

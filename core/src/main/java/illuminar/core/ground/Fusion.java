@@ -1,5 +1,7 @@
 package illuminar.core.ground;
 
+import illuminar.core.colour.Stops;
+import illuminar.core.picture.Bands;
 import illuminar.core.picture.Plane;
 import java.util.ArrayList;
 import java.util.List;
@@ -12,7 +14,11 @@ import java.util.stream.IntStream;
  * × exposedness, pyramids after Burt and Adelson 1983.
  */
 public final class Fusion {
+  /** Pixels that one thread works on at a time. */
+  private static final int BAND = 200_000;
+
   private static final float SIGMA = 0.2f;
+  private static final float LOG2_E = 1.4426950f;
   private static final float[] TAPS = {1 / 16f, 4 / 16f, 6 / 16f, 4 / 16f, 1 / 16f};
 
   private Fusion() {}
@@ -25,15 +31,20 @@ public final class Fusion {
   public static List<Plane> weights(List<Plane[]> frames) {
     List<Plane> weights = frames.stream().parallel().map(Fusion::weight).toList();
     int n = weights.get(0).data().length;
-    for (int i = 0; i < n; i++) {
-      float sum = 0;
-      for (Plane w : weights) {
-        sum += w.data()[i];
-      }
-      for (Plane w : weights) {
-        w.data()[i] /= sum;
-      }
-    }
+    Bands.of(
+        n,
+        BAND,
+        (from, to) -> {
+          for (int i = from; i < to; i++) {
+            float sum = 0;
+            for (Plane w : weights) {
+              sum += w.data()[i];
+            }
+            for (Plane w : weights) {
+              w.data()[i] /= sum;
+            }
+          }
+        });
     return weights;
   }
 
@@ -45,6 +56,7 @@ public final class Fusion {
       grey.data()[i] =
           0.299f * rgb[0].data()[i] + 0.587f * rgb[1].data()[i] + 0.114f * rgb[2].data()[i];
     }
+    float[] v = grey.data();
     Plane out = Plane.of(w, h);
     for (int y = 0; y < h; y++) {
       for (int x = 0; x < w; x++) {
@@ -53,22 +65,17 @@ public final class Fusion {
         float g = rgb[1].data()[i];
         float b = rgb[2].data()[i];
         float laplace =
-            grey.clamped(x - 1, y)
-                + grey.clamped(x + 1, y)
-                + grey.clamped(x, y - 1)
-                + grey.clamped(x, y + 1)
-                - 4 * grey.data()[i];
+            v[x > 0 ? i - 1 : i]
+                + v[x + 1 < w ? i + 1 : i]
+                + v[y > 0 ? i - w : i]
+                + v[y + 1 < h ? i + w : i]
+                - 4 * v[i];
         float mean = (r + g + b) / 3;
         float spread =
             ((r - mean) * (r - mean) + (g - mean) * (g - mean) + (b - mean) * (b - mean)) / 3;
-        double exposed = sq(r - 0.5f) + sq(g - 0.5f) + sq(b - 0.5f);
-        out.data()[i] =
-            (float)
-                    (Math.abs(laplace)
-                        * Math.sqrt(spread)
-                        * Math.exp(-exposed / (2 * SIGMA * SIGMA)))
-                + 1e-6f * (float) Math.exp(-exposed / (2 * SIGMA * SIGMA))
-                + 1e-12f;
+        float exposed = sq(r - 0.5f) + sq(g - 0.5f) + sq(b - 0.5f);
+        float shown = Stops.light(-exposed * LOG2_E / (2 * SIGMA * SIGMA));
+        out.data()[i] = (Math.abs(laplace) * (float) Math.sqrt(spread) + 1e-6f) * shown + 1e-12f;
       }
     }
     return out;
@@ -139,56 +146,86 @@ public final class Fusion {
   static Plane reduce(Plane in) {
     int w = (in.width() + 1) / 2;
     int h = (in.height() + 1) / 2;
+    float[] v = in.data();
     float[] rows = new float[w * in.height()];
-    for (int y = 0; y < in.height(); y++) {
-      for (int x = 0; x < w; x++) {
-        float sum = 0;
-        for (int d = -2; d <= 2; d++) {
-          sum += TAPS[d + 2] * in.data()[y * in.width() + mirror(2 * x + d, in.width())];
-        }
-        rows[y * w + x] = sum;
-      }
-    }
+    Bands.of(
+        in.height(),
+        1 + BAND / in.width(),
+        (from, to) -> {
+          for (int y = from; y < to; y++) {
+            reduceRow(v, y * in.width(), in.width(), rows, y * w, w);
+          }
+        });
     Plane out = Plane.of(w, h);
-    for (int y = 0; y < h; y++) {
-      for (int d = -2; d <= 2; d++) {
-        int from = mirror(2 * y + d, in.height()) * w;
-        float t = TAPS[d + 2];
-        for (int x = 0; x < w; x++) {
-          out.data()[y * w + x] += t * rows[from + x];
-        }
-      }
-    }
+    Bands.of(
+        h,
+        1 + BAND / w,
+        (from, to) -> {
+          for (int y = from; y < to; y++) {
+            for (int d = -2; d <= 2; d++) {
+              int row = mirror(2 * y + d, in.height()) * w;
+              float t = TAPS[d + 2];
+              for (int x = 0; x < w; x++) {
+                out.data()[y * w + x] += t * rows[row + x];
+              }
+            }
+          }
+        });
     return out;
+  }
+
+  private static void reduceRow(float[] v, int at, int width, float[] rows, int to, int w) {
+    for (int x = 0; x < w; x++) {
+      int c = at + 2 * x;
+      boolean inner = x > 0 && 2 * x + 2 < width;
+      float a2 = inner ? v[c - 2] : v[at + mirror(2 * x - 2, width)];
+      float a1 = inner ? v[c - 1] : v[at + mirror(2 * x - 1, width)];
+      float b1 = inner ? v[c + 1] : v[at + mirror(2 * x + 1, width)];
+      float b2 = inner ? v[c + 2] : v[at + mirror(2 * x + 2, width)];
+      rows[to + x] = (a2 + b2 + 4 * (a1 + b1) + 6 * v[c]) * (1 / 16f);
+    }
   }
 
   /** Twice the size, smooth. */
   static Plane expand(Plane in, int width, int height) {
     float[] rows = new float[width * in.height()];
-    for (int y = 0; y < in.height(); y++) {
-      int at = y * in.width();
-      for (int x = 0; x < width; x++) {
-        int m = x / 2;
-        float left = in.data()[at + Math.max(0, m - 1)];
-        float mid = in.data()[at + Math.min(in.width() - 1, m)];
-        float right = in.data()[at + Math.min(in.width() - 1, m + 1)];
-        rows[y * width + x] = (x & 1) == 0 ? (left + 6 * mid + right) / 8 : (mid + right) / 2;
-      }
-    }
+    Bands.of(
+        in.height(),
+        1 + BAND / width,
+        (from, to) -> {
+          for (int y = from; y < to; y++) {
+            expandRow(in.data(), y * in.width(), in.width(), rows, y * width, width);
+          }
+        });
     Plane out = Plane.of(width, height);
-    for (int y = 0; y < height; y++) {
-      int m = Math.min(in.height() - 1, y / 2);
-      int a = Math.max(0, y / 2 - 1) * width;
-      int b = m * width;
-      int c = Math.min(in.height() - 1, y / 2 + 1) * width;
-      for (int x = 0; x < width; x++) {
-        out.data()[y * width + x] =
-            (y & 1) == 0
-                ? (rows[a + x] + 6 * rows[b + x] + rows[c + x]) / 8
-                : (rows[b + x] + rows[c + x]) / 2;
-      }
-    }
+    Bands.of(
+        height,
+        1 + BAND / width,
+        (from, to) -> {
+          for (int y = from; y < to; y++) {
+            int a = Math.max(0, y / 2 - 1) * width;
+            int b = Math.min(in.height() - 1, y / 2) * width;
+            int c = Math.min(in.height() - 1, y / 2 + 1) * width;
+            float outer = (y & 1) == 0 ? 1 / 8f : 0;
+            float middle = (y & 1) == 0 ? 6 / 8f : 1 / 2f;
+            float next = (y & 1) == 0 ? 1 / 8f : 1 / 2f;
+            for (int x = 0; x < width; x++) {
+              out.data()[y * width + x] =
+                  rows[a + x] * outer + rows[b + x] * middle + rows[c + x] * next;
+            }
+          }
+        });
     return out;
+  }
+
+  private static void expandRow(float[] in, int at, int size, float[] rows, int to, int width) {
+    for (int x = 0; x < width; x++) {
+      int m = x / 2;
+      float left = in[at + Math.max(0, m - 1)];
+      float mid = in[at + Math.min(size - 1, m)];
+      float right = in[at + Math.min(size - 1, m + 1)];
+      rows[to + x] = (x & 1) == 0 ? (left + 6 * mid + right) / 8 : (mid + right) / 2;
+    }
   }
 
   private static int mirror(int x, int size) {

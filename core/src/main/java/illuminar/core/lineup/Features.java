@@ -3,10 +3,8 @@ package illuminar.core.lineup;
 import illuminar.core.colour.Srgb;
 import illuminar.core.filter.Box;
 import illuminar.core.frame.Pyramid;
-import illuminar.core.frame.Similarity;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
-import illuminar.core.picture.Raster;
 
 /**
  * What line-up compares: grey codes with their local mean taken out and their local contrast
@@ -19,23 +17,20 @@ import illuminar.core.picture.Raster;
 record Features(Plane value, Plane trust, byte[] bits) {
   private static final float FLAT = 0.012f;
 
-  static Features of(Pyramid pixels, int longEdge) {
-    Raster raster = Raster.fitted(pixels.width(), pixels.height(), longEdge);
-    Picture p = pixels.draw(raster, Similarity.NONE, pixels.width(), pixels.height());
-    int n = raster.pixels();
-    Plane grey = Plane.of(raster.width(), raster.height());
-    float[] sorted = new float[n];
+  /** Of a frame halved {@code power} times. */
+  static Features of(Pyramid pixels, int power) {
+    Picture p = pixels.halved(power);
+    int n = p.r().length;
+    Plane grey = Plane.of(p.width(), p.height());
     for (int i = 0; i < n; i++) {
       grey.data()[i] =
           Srgb.encodeFast(0.2126f * p.r()[i] + 0.7152f * p.g()[i] + 0.0722f * p.b()[i]);
-      sorted[i] = grey.data()[i];
     }
-    java.util.Arrays.sort(sorted);
-    float median = sorted[n / 2];
-    int radius = Math.max(2, longEdge / 128);
+    float median = median(grey.data());
+    int radius = Math.max(2, Math.max(p.width(), p.height()) / 128);
     Plane mean = Box.mean(grey, radius);
-    Plane square = Plane.of(raster.width(), raster.height());
-    Plane bad = Plane.of(raster.width(), raster.height());
+    Plane square = Plane.of(p.width(), p.height());
+    Plane bad = Plane.of(p.width(), p.height());
     for (int i = 0; i < n; i++) {
       float d = grey.data()[i] - mean.data()[i];
       square.data()[i] = d * d;
@@ -53,5 +48,18 @@ record Features(Plane value, Plane trust, byte[] bits) {
       bits[i] = (byte) (Math.abs(d) < 0.016f ? -1 : d > 0 ? 1 : 0);
     }
     return new Features(square, bad, bits);
+  }
+
+  /** The middle of values in [0, 1], to 1/4096. */
+  private static float median(float[] values) {
+    int[] bins = new int[4097];
+    for (float v : values) {
+      bins[(int) (v * 4096)]++;
+    }
+    int bin = 0;
+    for (int below = bins[0]; below <= values.length / 2; below += bins[bin]) {
+      bin++;
+    }
+    return (bin + 0.5f) / 4096;
   }
 }

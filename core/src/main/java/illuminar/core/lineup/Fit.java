@@ -94,6 +94,7 @@ record Fit(Similarity move, double spread, double shared) {
     double cy = (a.height() - 1) / 2.0;
     double fx = (frame.value().width() - 1) / 2.0;
     double fy = (frame.value().height() - 1) / 2.0;
+    int fw = frame.value().width();
     double[] s = new double[SUMS];
     double py = y - cy;
     for (int x = 1; x < w - 1; x++) {
@@ -113,11 +114,14 @@ record Fit(Similarity move, double spread, double shared) {
       if (u < 1 || v < 1 || u > frame.value().width() - 2 || v > frame.value().height() - 2) {
         continue;
       }
-      float other = frame.trust().sample((float) u, (float) v);
+      int at = (int) v * fw + (int) u;
+      float su = (float) (u - (int) u);
+      float sv = (float) (v - (int) v);
+      float other = between(frame.trust().data(), at, fw, su, sv);
       if (other <= 0.1f) {
         continue;
       }
-      double d = frame.value().sample((float) u, (float) v) - a.data()[i];
+      double d = between(frame.value().data(), at, fw, su, sv) - a.data()[i];
       double t = d / TUKEY;
       if (t <= -1 || t >= 1) {
         continue;
@@ -143,6 +147,13 @@ record Fit(Similarity move, double spread, double shared) {
       s[15] += weight;
     }
     return s;
+  }
+
+  /** Bilinear between the pixel at an index and its right and lower neighbours. */
+  private static float between(float[] data, int at, int width, float x, float y) {
+    float top = data[at] + (data[at + 1] - data[at]) * x;
+    float low = data[at + width] + (data[at + width + 1] - data[at + width]) * x;
+    return top + (low - top) * y;
   }
 
   private static double[][] matrix(double[] s) {

@@ -2,10 +2,9 @@ package illuminar.core.lineup;
 
 import illuminar.core.frame.Pyramid;
 import illuminar.core.frame.Similarity;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.function.IntConsumer;
+import java.util.stream.IntStream;
 
 /**
  * Finds how each frame of a view is shifted, turned and scaled against the anchor, to a fraction of
@@ -19,8 +18,16 @@ import java.util.function.IntConsumer;
  * texture comes next.
  */
 public final class LineUp {
-  private static final int[] EDGES = {96, 192, 384, 768, 1536};
+  /** Pictures that are compared, from the coarsest to the finest, each of twice the size. */
+  private static final int LEVELS = 5;
+
+  /** Long edge that the finest does not exceed. */
+  private static final int LONGEST = 2100;
+
   private static final int COARSE = 0;
+
+  /** Level at which the pairs that share most are found. */
+  private static final int PAIRS = 1;
 
   /** Level at which the better of two starts is chosen. */
   private static final int CHOOSE = 2;
@@ -46,26 +53,16 @@ public final class LineUp {
    * @param progress hears the number of frames done
    */
   public static List<Placed> find(List<Pyramid> frames, int anchor, IntConsumer progress) {
-    List<Map<Integer, Features>> features =
-        frames.stream()
-            .parallel()
-            .map(
-                f -> {
-                  Map<Integer, Features> byEdge = new HashMap<>();
-                  for (int edge : EDGES) {
-                    byEdge.put(edge, Features.of(f, edge));
-                  }
-                  return byEdge;
-                })
-            .toList();
+    List<Features[]> features = features(frames);
     Placed[] placed = new Placed[frames.size()];
     placed[anchor] = new Placed(Similarity.NONE, 0, 1, true);
     double long0 = Math.max(frames.get(anchor).width(), frames.get(anchor).height());
+    double[] units = units(frames.get(anchor));
     for (int done = 1; done < frames.size(); done++) {
       progress.accept(done);
       int[] next = nextPair(features, placed);
       Placed reference = placed[next[0]];
-      Placed step = pair(features.get(next[0]), features.get(next[1]), Similarity.NONE, long0);
+      Placed step = pair(features.get(next[0]), features.get(next[1]), Similarity.NONE, units);
       Similarity guess = reference.toFrame.then(step.toFrame);
       Placed found =
           new Placed(
@@ -74,8 +71,7 @@ public final class LineUp {
               step.shared,
               step.sure && reference.sure);
       if (next[0] != anchor && found.sure) {
-        Placed direct =
-            fine(features.get(anchor), features.get(next[1]), guess, long0, EDGES.length - 1);
+        Placed direct = fine(features.get(anchor), features.get(next[1]), guess, units, LEVELS - 1);
         boolean better =
             direct.sure
                 && direct.spread < found.spread
@@ -89,8 +85,39 @@ public final class LineUp {
     return List.of(placed);
   }
 
+  /** Size of each level against full size. */
+  private static double[] units(Pyramid frame) {
+    double[] units = new double[LEVELS];
+    for (int level = 0; level < LEVELS; level++) {
+      units[level] = Math.scalb(1.0, -power(frame, level));
+    }
+    return units;
+  }
+
+  /** How often a frame is halved for a level. */
+  private static int power(Pyramid frame, int level) {
+    int finest = 0;
+    while (Math.max(frame.width(), frame.height()) > LONGEST << finest) {
+      finest++;
+    }
+    return Math.min(frame.halvings(), finest + LEVELS - 1 - level);
+  }
+
+  private static List<Features[]> features(List<Pyramid> frames) {
+    List<Features[]> out = frames.stream().map(f -> new Features[LEVELS]).toList();
+    IntStream.range(0, frames.size() * LEVELS)
+        .parallel()
+        .forEach(
+            k -> {
+              int level = LEVELS - 1 - k / frames.size();
+              Pyramid f = frames.get(k % frames.size());
+              out.get(k % frames.size())[level] = Features.of(f, power(f, level));
+            });
+    return out;
+  }
+
   /** The placed and the unplaced frame that share most. */
-  private static int[] nextPair(List<Map<Integer, Features>> features, Placed[] placed) {
+  private static int[] nextPair(List<Features[]> features, Placed[] placed) {
     int[] best = {0, 0};
     double most = -1;
     for (int a = 0; a < placed.length; a++) {
@@ -99,8 +126,7 @@ public final class LineUp {
           continue;
         }
         double s =
-            shared(features.get(a).get(192), features.get(b).get(192))
-                * (placed[a].sure ? 1 : 0.01);
+            shared(features.get(a)[PAIRS], features.get(b)[PAIRS]) * (placed[a].sure ? 1 : 0.01);
         if (s > most) {
           most = s;
           best = new int[] {a, b};
@@ -120,20 +146,19 @@ public final class LineUp {
     return sum / x.length;
   }
 
-  private static Placed pair(
-      Map<Integer, Features> a, Map<Integer, Features> b, Similarity start, double long0) {
+  private static Placed pair(Features[] a, Features[] b, Similarity start, double[] units) {
     // Bitmaps may mislead between a dark and a bright frame, so standing still is tried as well,
     // from
     // the coarsest level and from the level at which the best is chosen.
-    Similarity shifted = coarse(a.get(EDGES[COARSE]), b.get(EDGES[COARSE]), long0);
-    Features fa = a.get(EDGES[CHOOSE]);
-    Features fb = b.get(EDGES[CHOOSE]);
-    double unit = Math.min(1, EDGES[CHOOSE] / long0);
+    Similarity shifted = coarse(a[COARSE], b[COARSE], units[COARSE]);
+    Features fa = a[CHOOSE];
+    Features fb = b[CHOOSE];
+    double unit = units[CHOOSE];
     List<Placed> starts =
         List.of(
-            climb(a, b, shifted, long0, COARSE, CHOOSE),
-            climb(a, b, start, long0, COARSE, CHOOSE),
-            climb(a, b, start, long0, CHOOSE, CHOOSE));
+            climb(a, b, shifted, units, COARSE, CHOOSE),
+            climb(a, b, start, units, COARSE, CHOOSE),
+            climb(a, b, start, units, CHOOSE, CHOOSE));
     Placed best = starts.get(0);
     double most = -2;
     for (Placed p : starts) {
@@ -141,36 +166,22 @@ public final class LineUp {
       best = like > most ? p : best;
       most = Math.max(most, like);
     }
-    return climb(a, b, best.toFrame, long0, CHOOSE + 1, EDGES.length - 1);
+    return climb(a, b, best.toFrame, units, CHOOSE + 1, LEVELS - 1);
   }
 
   private static Placed climb(
-      Map<Integer, Features> a,
-      Map<Integer, Features> b,
-      Similarity start,
-      double long0,
-      int from,
-      int to) {
+      Features[] a, Features[] b, Similarity start, double[] units, int from, int to) {
     Placed placed = new Placed(start, 1e9, 0, false);
     for (int level = from; level <= to; level++) {
-      placed = fine(a, b, placed.toFrame, long0, level);
+      placed = fine(a, b, placed.toFrame, units, level);
     }
     return placed;
   }
 
   private static Placed fine(
-      Map<Integer, Features> a,
-      Map<Integer, Features> b,
-      Similarity start,
-      double long0,
-      int level) {
-    double unit = EDGES[level] / long0 > 1 ? 1 : EDGES[level] / long0;
-    Fit fit =
-        Fit.run(
-            a.get(EDGES[level]),
-            b.get(EDGES[level]),
-            start.sized(unit),
-            level == EDGES.length - 1 ? 6 : 12);
+      Features[] a, Features[] b, Similarity start, double[] units, int level) {
+    double unit = units[level];
+    Fit fit = Fit.run(a[level], b[level], start.sized(unit), level == LEVELS - 1 ? 6 : 12);
     boolean sure =
         fit.shared() > 0.004
             && Double.isFinite(fit.spread())
@@ -179,7 +190,7 @@ public final class LineUp {
   }
 
   /** Whole-pixel shift at which the threshold bitmaps differ least. */
-  private static Similarity coarse(Features a, Features b, double long0) {
+  private static Similarity coarse(Features a, Features b, double unit) {
     int w = a.value().width();
     int h = a.value().height();
     int best = Integer.MAX_VALUE;
@@ -203,7 +214,6 @@ public final class LineUp {
         }
       }
     }
-    double unit = Math.max(w, h) / long0;
     return new Similarity(1, 0, bx / unit, by / unit);
   }
 }

@@ -13,19 +13,21 @@ public final class AreaResize {
   public static Plane at(Plane in, int fullWidth, int fullHeight, Raster raster) {
     double kx = (double) in.width() / fullWidth / raster.scale();
     double ky = (double) in.height() / fullHeight / raster.scale();
-    float[] rows = new float[raster.width() * in.height()];
+    int top = Math.min(in.height() - 1, (int) (raster.y() * ky));
+    int end = Math.min(in.height(), (int) Math.ceil((raster.y() + raster.height()) * ky) + 1);
+    float[] rows = new float[raster.width() * (end - top)];
     for (int i = 0; i < raster.width(); i++) {
       double from = Math.max(0, (raster.x() + i) * kx);
       double to = Math.min(in.width(), (raster.x() + i + 1) * kx);
       int first = Math.min(in.width() - 1, (int) from);
       int last = Math.min(in.width() - 1, (int) Math.ceil(to) - 1);
       double total = Math.max(1e-9, to - from);
-      for (int y = 0; y < in.height(); y++) {
+      for (int y = top; y < end; y++) {
         double sum = 0;
         for (int x = first; x <= last; x++) {
           sum += in.data()[y * in.width() + x] * (Math.min(to, x + 1) - Math.max(from, x));
         }
-        rows[y * raster.width() + i] = (float) (sum / total);
+        rows[(y - top) * raster.width() + i] = (float) (sum / total);
       }
     }
     Plane out = Plane.of(raster.width(), raster.height());
@@ -40,7 +42,7 @@ public final class AreaResize {
       for (int y = first; y <= last; y++) {
         double weight = Math.min(to, y + 1) - Math.max(from, y);
         for (int i = 0; i < line.length; i++) {
-          line[i] += rows[y * line.length + i] * weight;
+          line[i] += rows[(y - top) * line.length + i] * weight;
         }
       }
       for (int i = 0; i < line.length; i++) {

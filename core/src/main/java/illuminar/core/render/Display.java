@@ -31,9 +31,9 @@ public final class Display {
                 float r = p.r()[i];
                 float g = p.g()[i];
                 float b = p.b()[i];
-                out[3 * i + first] = code8(A * r + B * g + C * b);
-                out[3 * i + 1] = code8(D * r + E * g + F * b);
-                out[3 * i + 2 - first] = code8(G * r + H * g + I * b);
+                out[3 * i + first] = Srgb.code8(A * r + B * g + C * b);
+                out[3 * i + 1] = Srgb.code8(D * r + E * g + F * b);
+                out[3 * i + 2 - first] = Srgb.code8(G * r + H * g + I * b);
               }
             });
     return out;
@@ -51,10 +51,6 @@ public final class Display {
       out[3 * i + 2] = code16(G * r + H * g + I * b);
     }
     return out;
-  }
-
-  private static byte code8(float light) {
-    return (byte) (int) (Srgb.encodeFast(light) * 255 + 0.5f);
   }
 
   private static short code16(float light) {

@@ -202,7 +202,7 @@ public final class Renderer {
       EvenBlendWork.toWork(p);
       return p;
     }
-    return analysis.blend((Ground.EvenBlend) ground).draw(raster, frames);
+    return analysis.blend((Ground.EvenBlend) ground).draw(raster);
   }
 
   /** Frames at {@code part}, cut from kept pictures at {@code whole} where it lies within. */

@@ -1,0 +1,366 @@
+package illuminar.core.frame;
+
+import illuminar.core.colour.Srgb;
+import illuminar.core.picture.Raster;
+
+/**
+ * Reads a lined-up frame row by row at the pixels of a raster of the anchor: between pixels
+ * bilinearly, or by exact mean over the area that a smaller pixel covers. Positions depend on the
+ * pixel's place in the view alone, so every tiling reads the same bits. One object serves one
+ * thread.
+ */
+public final class FrameRows {
+  private final Raster raster;
+  private final Source source;
+  private final int width;
+  private final int height;
+  private final double ratio;
+  private final boolean soft;
+  private final double startU;
+  private final double startV;
+  private final double acrossU;
+  private final double acrossV;
+  private final double downU;
+  private final double downV;
+
+  /**
+   * Where values come from: full-size codes or a halved level. A tap adds weighted light, to be
+   * read from {@code r}, {@code g}, {@code b}.
+   */
+  abstract static class Source {
+    final int width;
+    final int height;
+    float r;
+    float g;
+    float b;
+
+    Source(int width, int height) {
+      this.width = width;
+      this.height = height;
+    }
+
+    /** Sets the light of a span of pixels with weights {@code wx[i] · wy[j]}. */
+    abstract void area(int[] xs, float[] wx, int nx, int[] ys, float[] wy, int ny);
+
+    /** Display codes between four pixels, where they need no way over light. */
+    boolean codesAreStored() {
+      return false;
+    }
+  }
+
+  FrameRows(
+      Raster raster,
+      Source source,
+      double size,
+      Similarity move,
+      int frameWidth,
+      int frameHeight,
+      int anchorWidth,
+      int anchorHeight) {
+    this.raster = raster;
+    this.source = source;
+    width = source.width;
+    height = source.height;
+    ratio = size / raster.scale();
+    soft = ratio > 1.05;
+    double cx = (anchorWidth - 1) / 2.0;
+    double cy = (anchorHeight - 1) / 2.0;
+    double step = 1 / raster.scale();
+    // position in the source = start + across · column + down · row, both counted over the view
+    double first = 0.5 * step - 0.5;
+    double u0 = move.a() * (first - cx) - move.b() * (first - cy) + move.dx();
+    double v0 = move.b() * (first - cx) + move.a() * (first - cy) + move.dy();
+    startU = (u0 + (frameWidth - 1) / 2.0 + 0.5) * size - 0.5;
+    startV = (v0 + (frameHeight - 1) / 2.0 + 0.5) * size - 0.5;
+    acrossU = move.a() * step * size;
+    acrossV = move.b() * step * size;
+    downU = -move.b() * step * size;
+    downV = move.a() * step * size;
+  }
+
+  /**
+   * Display-linear light of row {@code j} of the raster, sRGB primaries, written from {@code at}.
+   */
+  public void light(int j, float[] r, float[] g, float[] b, int at) {
+    light(j, 0, raster.width(), r, g, b, at);
+  }
+
+  private void light(int j, int first, int end, float[] r, float[] g, float[] b, int at) {
+    double u0 = startU + downU * (raster.y() + j);
+    double v0 = startV + downV * (raster.y() + j);
+    int n = soft ? 2 + (int) Math.ceil(ratio) : 2;
+    int[] xs = new int[n];
+    int[] ys = new int[n];
+    float[] wx = new float[n];
+    float[] wy = new float[n];
+    int ny = 0;
+    for (int i = first; i < end; i++) {
+      double u = u0 + acrossU * (raster.x() + i);
+      int nx = soft ? cover(u, width, xs, wx) : between(u, width, xs, wx);
+      if (i == first || acrossV != 0) {
+        double v = v0 + acrossV * (raster.x() + i);
+        ny = soft ? cover(v, height, ys, wy) : between(v, height, ys, wy);
+      }
+      source.area(xs, wx, nx, ys, wy, ny);
+      r[at + i] = source.r;
+      g[at + i] = source.g;
+      b[at + i] = source.b;
+    }
+  }
+
+  /** sRGB codes in [0, 1] of pixels {@code first} up to {@code end} of row {@code j}. */
+  public void codes(int j, int first, int end, float[] r, float[] g, float[] b) {
+    if (!soft && source.codesAreStored()) {
+      stored(j, first, end, r, g, b);
+      return;
+    }
+    light(j, first, end, r, g, b, 0);
+    for (int i = first; i < end; i++) {
+      r[i] = Srgb.encodeFast(r[i]);
+      g[i] = Srgb.encodeFast(g[i]);
+      b[i] = Srgb.encodeFast(b[i]);
+    }
+  }
+
+  /** The two pixels on either side of a position and their shares. */
+  private static int between(double u, int size, int[] at, float[] share) {
+    double c = u < 0 ? 0 : u > size - 1 ? size - 1 : u;
+    int i = (int) c;
+    float f = (float) (c - i);
+    at[0] = i;
+    share[0] = 1 - f;
+    if (f == 0) {
+      return 1;
+    }
+    at[1] = i + 1;
+    share[1] = f;
+    return 2;
+  }
+
+  /** The pixels under a span of {@code ratio} about a position and the share each has in it. */
+  private int cover(double u, int size, int[] at, float[] share) {
+    double from = u + 0.5 - ratio / 2;
+    double to = from + ratio;
+    int first = (int) from - (from < 0 ? 1 : 0);
+    float whole = (float) (1 / ratio);
+    int n = 0;
+    for (int i = first; i < to; i++) {
+      at[n] = i < 0 ? 0 : i >= size ? size - 1 : i;
+      share[n++] = whole;
+    }
+    share[0] = (float) ((first + 1 - from) / ratio);
+    share[n - 1] = (float) ((to - (first + n - 1)) / ratio);
+    return n;
+  }
+
+  private static final double FIXED = 1L << 32;
+
+  /**
+   * Bilinear between 8-bit codes as they are stored, positions in steps of 1/256 pixel. Inside the
+   * frame each column is read once: what stands right of one pixel stands left of the next.
+   */
+  private void stored(int j, int begin, int end, float[] r, float[] g, float[] b) {
+    byte[] codes = ((Eight) source).codes;
+    long stepU = Math.round(acrossU * FIXED);
+    long stepV = Math.round(acrossV * FIXED);
+    long u = Math.round((startU + downU * (raster.y() + j)) * FIXED) + stepU * raster.x();
+    long v = Math.round((startV + downV * (raster.y() + j)) * FIXED) + stepV * raster.x();
+    int first = inside(u, stepU, v, stepV, begin, end, 1);
+    int last = inside(u, stepU, v, stepV, end - 1, begin - 1, -1);
+    for (int i = begin; i < end; i++) {
+      if (i == first) {
+        run(codes, u + i * stepU, stepU, v + i * stepV, stepV, last - first + 1, r, g, b, i);
+        i = last;
+      } else {
+        one(codes, u + i * stepU, v + i * stepV, r, g, b, i);
+      }
+    }
+  }
+
+  /** The first pixel, going by {@code by}, whose four neighbours all lie in the frame. */
+  private int inside(long u, long stepU, long v, long stepV, int from, int end, int by) {
+    for (int i = from; i != end; i += by) {
+      long x = u + i * stepU >> 32;
+      long y = v + i * stepV >> 32;
+      if (x >= 0 && y >= 0 && x + 1 < width && y + 1 < height) {
+        return i;
+      }
+    }
+    return by > 0 ? Integer.MAX_VALUE : -1;
+  }
+
+  private static final float UNIT = 1f / (255 * 65536);
+
+  private void run(
+      byte[] c, long u, long du, long v, long dv, int n, float[] r, float[] g, float[] b, int at) {
+    int line = 3 * width;
+    int seen = Integer.MIN_VALUE;
+    int r0 = 0;
+    int g0 = 0;
+    int b0 = 0;
+    for (int i = 0; i < n; i++) {
+      int x = (int) (u >> 32);
+      int fx = (int) (u >>> 24) & 255;
+      int fy = (int) (v >>> 24) & 255;
+      int p = (int) (v >> 32) * line + 3 * x;
+      if (x != seen) {
+        r0 = column(c, p, line, fy);
+        g0 = column(c, p + 1, line, fy);
+        b0 = column(c, p + 2, line, fy);
+      }
+      // the right side is the next pixel's left side, so it is read at the next pixel's height
+      v += dv;
+      int fq = (int) (v >>> 24) & 255;
+      int q = (int) (v >> 32) * line + 3 * x + 3;
+      int end = q + 2 + line;
+      int r1;
+      int g1;
+      int b1;
+      if (q >= 0 && end < c.length) {
+        r1 = column(c, q, line, fq);
+        g1 = column(c, q + 1, line, fq);
+        b1 = column(c, q + 2, line, fq);
+      } else {
+        r1 = column(c, p + 3, line, fy);
+        g1 = column(c, p + 4, line, fy);
+        b1 = column(c, p + 5, line, fy);
+      }
+      r[at + i] = ((r0 << 8) + (r1 - r0) * fx) * UNIT;
+      g[at + i] = ((g0 << 8) + (g1 - g0) * fx) * UNIT;
+      b[at + i] = ((b0 << 8) + (b1 - b0) * fx) * UNIT;
+      r0 = r1;
+      g0 = g1;
+      b0 = b1;
+      seen = x + 1;
+      u += du;
+    }
+  }
+
+  private static int column(byte[] c, int p, int line, int share) {
+    int top = c[p] & 255;
+    return (top << 8) + ((c[p + line] & 255) - top) * share;
+  }
+
+  private void one(byte[] c, long u, long v, float[] r, float[] g, float[] b, int at) {
+    long cu = Math.max(0, Math.min((long) (width - 1) << 32, u));
+    long cv = Math.max(0, Math.min((long) (height - 1) << 32, v));
+    int x = (int) (cu >> 32);
+    int y = (int) (cv >> 32);
+    int fx = (int) (cu >>> 24) & 255;
+    int fy = (int) (cv >>> 24) & 255;
+    int p = (y * width + x) * 3;
+    int right = x + 1 < width ? 3 : 0;
+    int line = y + 1 < height ? 3 * width : 0;
+    r[at] = between(column(c, p, line, fy), column(c, p + right, line, fy), fx);
+    g[at] = between(column(c, p + 1, line, fy), column(c, p + right + 1, line, fy), fx);
+    b[at] = between(column(c, p + 2, line, fy), column(c, p + right + 2, line, fy), fx);
+  }
+
+  private static float between(int a, int b, int share) {
+    return ((a << 8) + (b - a) * share) * UNIT;
+  }
+
+  /** Full size, 8-bit display codes. */
+  static final class Eight extends Source {
+    private final byte[] codes;
+    private final float[] table;
+
+    Eight(Codes codes, float[] table) {
+      super(codes.width(), codes.height());
+      this.codes = codes.eight();
+      this.table = table;
+    }
+
+    @Override
+    boolean codesAreStored() {
+      return true;
+    }
+
+    @Override
+    void area(int[] xs, float[] wx, int nx, int[] ys, float[] wy, int ny) {
+      float sr = 0;
+      float sg = 0;
+      float sb = 0;
+      for (int v = 0; v < ny; v++) {
+        int line = ys[v] * width;
+        for (int u = 0; u < nx; u++) {
+          int p = 3 * (line + xs[u]);
+          float weight = wx[u] * wy[v];
+          sr += table[codes[p] & 255] * weight;
+          sg += table[codes[p + 1] & 255] * weight;
+          sb += table[codes[p + 2] & 255] * weight;
+        }
+      }
+      r = sr;
+      g = sg;
+      b = sb;
+    }
+  }
+
+  /** Full size, 16-bit codes. */
+  static final class Sixteen extends Source {
+    private final short[] codes;
+    private final float[] table;
+
+    Sixteen(Codes codes, float[] table) {
+      super(codes.width(), codes.height());
+      this.codes = codes.sixteen();
+      this.table = table;
+    }
+
+    @Override
+    void area(int[] xs, float[] wx, int nx, int[] ys, float[] wy, int ny) {
+      float sr = 0;
+      float sg = 0;
+      float sb = 0;
+      for (int v = 0; v < ny; v++) {
+        int line = ys[v] * width;
+        for (int u = 0; u < nx; u++) {
+          int p = 3 * (line + xs[u]);
+          float weight = wx[u] * wy[v];
+          sr += table[codes[p] & 65535] * weight;
+          sg += table[codes[p + 1] & 65535] * weight;
+          sb += table[codes[p + 2] & 65535] * weight;
+        }
+      }
+      r = sr;
+      g = sg;
+      b = sb;
+    }
+  }
+
+  /** A halved level: planes of 16-bit square roots of light. */
+  static final class Halved extends Source {
+    private final char[] codes;
+    private final int plane;
+
+    Halved(Pyramid.Level level) {
+      super(level.width(), level.height());
+      codes = level.codes();
+      plane = level.width() * level.height();
+    }
+
+    @Override
+    void area(int[] xs, float[] wx, int nx, int[] ys, float[] wy, int ny) {
+      float sr = 0;
+      float sg = 0;
+      float sb = 0;
+      for (int v = 0; v < ny; v++) {
+        int line = ys[v] * width;
+        for (int u = 0; u < nx; u++) {
+          int p = line + xs[u];
+          float weight = wx[u] * wy[v];
+          float red = codes[p];
+          float green = codes[p + plane];
+          float blue = codes[p + 2 * plane];
+          sr += red * red * weight;
+          sg += green * green * weight;
+          sb += blue * blue * weight;
+        }
+      }
+      r = sr * Pyramid.UNIT;
+      g = sg * Pyramid.UNIT;
+      b = sb * Pyramid.UNIT;
+    }
+  }
+}
