@@ -146,7 +146,9 @@ public final class Proof {
 
   private static void panes(Renderer renderer, Recipe recipe, Radiance truth, Table table) {
     float[] found =
-        renderer.region(recipe.regions().get(0), Raster.whole(truth.width(), truth.height(), 1));
+        renderer
+            .region(recipe.regions().get(0), Raster.whole(truth.width(), truth.height(), 1))
+            .copy();
     double both = 0;
     double either = 0;
     for (int i = 0; i < found.length; i++) {

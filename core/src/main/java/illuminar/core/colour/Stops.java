@@ -16,29 +16,25 @@ public final class Stops {
       return BLACK;
     }
     int bits = Float.floatToRawIntBits(light);
-    int exponent = (bits >> 23) - 127;
-    float m = Float.intBitsToFloat(bits & 0x007fffff | 0x3f800000);
-    float t = (m - 1) / (m + 1);
+    float t = Float.intBitsToFloat(bits & 0x007fffff | 0x3f800000) - 1;
     float t2 = t * t;
-    // atanh series: log2(m) = 2/ln 2 · (t + t³/3 + t⁵/5 + t⁷/7), t at most 1/3
-    float log = t * (2.885390082f + t2 * (0.961796694f + t2 * (0.577078016f + t2 * 0.412198583f)));
-    return exponent + log;
+    // minimax polynomial for log2(1 + t) on [0, 1], exact at both ends, error 2.3e-6
+    float log =
+        t * (1.44254494f - 0.718145186f * t)
+            + t2
+                * t
+                * ((0.457548883f - 0.277904738f * t) + t2 * (0.121797375f - 0.0258412739f * t));
+    return (bits >> 23) - 127 + log;
   }
 
   /** 2 to the power of {@code stops}, for −60 to 60. */
   public static float light(float stops) {
     float s = stops < -60 ? -60 : stops > 60 ? 60 : stops;
-    int whole = (int) Math.floor(s);
+    int whole = (int) (s + 64) - 64;
     float f = s - whole;
-    float p =
-        1
-            + f
-                * (0.69314718f
-                    + f
-                        * (0.24022651f
-                            + f
-                                * (0.05550411f
-                                    + f * (0.00961813f + f * (0.00133336f + f * 0.00015404f)))));
+    float f2 = f * f;
+    // minimax polynomial for 2^f on [0, 1], exact at both ends, error 4.8e-6
+    float p = 1 + 0.69300392f * f + f2 * (0.24154981f + 0.05174428f * f + 0.01370199f * f2);
     return p * Float.intBitsToFloat((whole + 127) << 23);
   }
 }

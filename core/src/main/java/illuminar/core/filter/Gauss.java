@@ -1,6 +1,7 @@
 package illuminar.core.filter;
 
 import illuminar.core.picture.Plane;
+import java.util.Arrays;
 
 /** Gaussian smoothing by its sampled kernel, cut at three sigma and normalised. */
 public final class Gauss {
@@ -35,28 +36,28 @@ public final class Gauss {
     int w = in.width();
     int h = in.height();
     float[] rows = new float[w * h];
+    float[] line = new float[w + 2 * k.length];
     for (int y = 0; y < h; y++) {
-      for (int x = 0; x < w; x++) {
-        float sum = k[0] * in.data()[y * w + x];
-        for (int d = 1; d < k.length; d++) {
-          sum +=
-              k[d]
-                  * (in.data()[y * w + Math.max(0, x - d)]
-                      + in.data()[y * w + Math.min(w - 1, x + d)]);
-        }
-        rows[y * w + x] = sum;
+      System.arraycopy(in.data(), y * w, line, k.length, w);
+      Arrays.fill(line, 0, k.length, in.data()[y * w]);
+      Arrays.fill(line, k.length + w, line.length, in.data()[y * w + w - 1]);
+      for (int d = -k.length + 1; d < k.length; d++) {
+        add(line, k.length + d, k[Math.abs(d)], rows, y * w, w);
       }
     }
     Plane out = Plane.of(w, h);
     for (int y = 0; y < h; y++) {
-      for (int x = 0; x < w; x++) {
-        float sum = k[0] * rows[y * w + x];
-        for (int d = 1; d < k.length; d++) {
-          sum += k[d] * (rows[Math.max(0, y - d) * w + x] + rows[Math.min(h - 1, y + d) * w + x]);
-        }
-        out.data()[y * w + x] = sum;
+      for (int d = -k.length + 1; d < k.length; d++) {
+        int from = Math.max(0, Math.min(h - 1, y + d)) * w;
+        add(rows, from, k[Math.abs(d)], out.data(), y * w, w);
       }
     }
     return out;
+  }
+
+  private static void add(float[] in, int from, float share, float[] out, int at, int n) {
+    for (int x = 0; x < n; x++) {
+      out[at + x] += share * in[from + x];
+    }
   }
 }

@@ -19,15 +19,8 @@ public record Guided(Plane slope, Plane offset) {
     int n = guide.data().length;
     Plane meanG = Box.mean(guide, radius);
     Plane meanP = guide == input ? meanG : Box.mean(input, radius);
-    Plane gg = Plane.of(guide.width(), guide.height());
-    Plane gp = Plane.of(guide.width(), guide.height());
-    for (int i = 0; i < n; i++) {
-      float g = guide.data()[i];
-      gg.data()[i] = g * g;
-      gp.data()[i] = g * input.data()[i];
-    }
-    Plane meanGG = Box.mean(gg, radius);
-    Plane meanGP = guide == input ? meanGG : Box.mean(gp, radius);
+    Plane meanGG = Box.mean(product(guide, guide), radius);
+    Plane meanGP = guide == input ? meanGG : Box.mean(product(guide, input), radius);
     Plane a = Plane.of(guide.width(), guide.height());
     Plane b = Plane.of(guide.width(), guide.height());
     for (int i = 0; i < n; i++) {
@@ -38,6 +31,47 @@ public record Guided(Plane slope, Plane offset) {
       b.data()[i] = mp - a.data()[i] * mg;
     }
     return new Guided(Box.mean(a, radius), Box.mean(b, radius));
+  }
+
+  private static Plane product(Plane a, Plane b) {
+    Plane out = Plane.of(a.width(), a.height());
+    for (int i = 0; i < out.data().length; i++) {
+      out.data()[i] = a.data()[i] * b.data()[i];
+    }
+    return out;
+  }
+
+  /**
+   * The maps for part of a guide that filters itself, the same there as {@link #of} gives; 0
+   * elsewhere.
+   *
+   * @param box left, top, right and bottom of the part, inside the guide
+   */
+  public static Guided within(Plane guide, int[] box, int radius, float epsilon) {
+    int margin = 2 * radius + 2;
+    int x0 = Math.max(0, box[0] - margin);
+    int y0 = Math.max(0, box[1] - margin);
+    int w = Math.min(guide.width(), box[2] + margin) - x0;
+    int h = Math.min(guide.height(), box[3] + margin) - y0;
+    if (w == guide.width() && h == guide.height()) {
+      return of(guide, guide, radius, epsilon);
+    }
+    Plane part = Plane.of(w, h);
+    copy(guide, x0, y0, part, 0, 0);
+    Guided maps = of(part, part, radius, epsilon);
+    Plane slope = Plane.of(guide.width(), guide.height());
+    Plane offset = Plane.of(guide.width(), guide.height());
+    copy(maps.slope, 0, 0, slope, x0, y0);
+    copy(maps.offset, 0, 0, offset, x0, y0);
+    return new Guided(slope, offset);
+  }
+
+  private static void copy(Plane from, int x, int y, Plane to, int toX, int toY) {
+    int w = Math.min(from.width() - x, to.width() - toX);
+    for (int j = 0; j < Math.min(from.height() - y, to.height() - toY); j++) {
+      System.arraycopy(
+          from.data(), (y + j) * from.width() + x, to.data(), (toY + j) * to.width() + toX, w);
+    }
   }
 
   /** The filtered plane on the guide's own grid. */

@@ -8,6 +8,7 @@ import illuminar.core.picture.Picture;
 import illuminar.core.render.Below;
 import illuminar.core.render.Ready;
 import illuminar.core.render.Tile;
+import java.util.Arrays;
 
 /**
  * Brings one frame into a region of the picture, such as the view into the window panes.
@@ -65,6 +66,7 @@ public record BringFrame(
   }
 
   /** Measures room and view on the small grid. */
+  @Override
   public Ready prepare(Below below) {
     Response response = below.analysis().frames().response();
     Picture small = below.analysis().draw(frame, below.raster());
@@ -72,8 +74,9 @@ public record BringFrame(
     double roomShare = 1e-9;
     double view = 0;
     double viewShare = 1e-9;
-    for (int i = 0; i < below.picture().r().length; i++) {
-      float inside = below.region().data()[i];
+    float[] region = below.region().copy();
+    for (int i = 0; i < region.length; i++) {
+      float inside = region[i];
       float y =
           Space.luminance(below.picture().r()[i], below.picture().g()[i], below.picture().b()[i]);
       room += (1 - inside) * Math.max(-8, Math.min(0, Stops.of(y)));
@@ -117,21 +120,32 @@ public record BringFrame(
       int w = tile.raster().width();
       int h = tile.raster().height();
       int radius = radius(tile.raster().scale());
-      int[] box = box(tile.region(), w, h, radius + 1);
+      int[] box = tile.region().box();
       if (box[0] >= box[2]) {
         return;
       }
+      box =
+          new int[] {
+            Math.max(0, box[0] - radius - 1),
+            Math.max(0, box[1] - radius - 1),
+            Math.min(w, box[2] + radius + 1),
+            Math.min(h, box[3] + radius + 1)
+          };
+      float[] region = tile.region().copy();
       Picture view = rendered(tile.frames().apply(frame), box);
       Picture below = tile.picture();
-      boolean[] band = radius == 0 ? new boolean[0] : band(tile.region(), w, h, box);
+      boolean[] band = radius == 0 ? new boolean[0] : band(region, w, h, box);
       float[][] clean =
-          radius == 0 ? new float[0][] : clean(below, view, tile.region(), band, w, h, radius, box);
+          radius == 0 ? new float[0][] : clean(below, view, region, band, w, h, radius, box);
       for (int y = box[1]; y < box[3]; y++) {
         for (int i = y * w + box[0]; i < y * w + box[2]; i++) {
-          float m = tile.region()[i];
-          float share = tile.amount()[i];
+          float m = region[i];
           boolean edge = radius > 0 && band[i];
-          if (share <= 0 || m <= 0 && !edge) {
+          if (m <= 0 && !edge) {
+            continue;
+          }
+          float share = tile.amount(Stops.of(below.luminanceAt(i)));
+          if (share <= 0) {
             continue;
           }
           for (int c = 0; c < 3; c++) {
@@ -143,32 +157,6 @@ public record BringFrame(
           }
         }
       }
-    }
-
-    /**
-     * The part of a tile that the mask touches, grown by {@code margin}: left, top, right, bottom.
-     */
-    private static int[] box(float[] m, int w, int h, int margin) {
-      int x0 = w;
-      int y0 = h;
-      int x1 = -1;
-      int y1 = -1;
-      for (int y = 0; y < h; y++) {
-        for (int x = 0; x < w; x++) {
-          if (m[y * w + x] > 0) {
-            x0 = Math.min(x0, x);
-            x1 = Math.max(x1, x);
-            y0 = Math.min(y0, y);
-            y1 = y;
-          }
-        }
-      }
-      return new int[] {
-        Math.max(0, x0 - margin),
-        Math.max(0, y0 - margin),
-        Math.min(w, x1 + 1 + margin),
-        Math.min(h, y1 + 1 + margin)
-      };
     }
 
     private Picture rendered(Picture camera, int[] box) {
@@ -221,13 +209,14 @@ public record BringFrame(
         int[] box) {
       float[][] out = new float[6][w * h];
       float reach = 1f / (radius * radius + 1);
+      float[] sum = new float[8];
       for (int y = box[1]; y < box[3]; y++) {
         for (int x = box[0]; x < box[2]; x++) {
           int i = y * w + x;
           if (!band[i]) {
             continue;
           }
-          float[] sum = new float[8];
+          Arrays.fill(sum, 0);
           for (int v = Math.max(0, y - radius); v <= Math.min(h - 1, y + radius); v++) {
             for (int u = Math.max(0, x - radius); u <= Math.min(w - 1, x + radius); u++) {
               int k = v * w + u;

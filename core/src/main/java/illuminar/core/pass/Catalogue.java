@@ -2,7 +2,9 @@ package illuminar.core.pass;
 
 import java.lang.reflect.RecordComponent;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 
 /**
  * All kinds of moves with their controls, in the order of work. The interface draws what it offers
@@ -93,22 +95,35 @@ public final class Catalogue {
     return new Kind(kind, name, stage, sentence, asks, type, List.copyOf(controls));
   }
 
+  private static final ClassValue<Map<String, Control>> CONTROLS =
+      new ClassValue<>() {
+        @Override
+        protected Map<String, Control> computeValue(Class<?> type) {
+          Map<String, Control> controls = new HashMap<>();
+          for (RecordComponent c : type.getRecordComponents()) {
+            Control k = c.getAnnotation(Control.class);
+            if (k != null) {
+              controls.put(c.getName(), k);
+            }
+          }
+          return controls;
+        }
+      };
+
   /** Refuses a value outside a control's range, naming the control. */
   static void check(Class<? extends Move> type, String name, double value) {
-    for (RecordComponent c : type.getRecordComponents()) {
-      Control k = c.getAnnotation(Control.class);
-      if (k != null && c.getName().equals(name) && !(value >= k.from() && value <= k.to())) {
-        throw new IllegalArgumentException(
-            k.label()
-                + " goes from "
-                + k.from()
-                + " to "
-                + k.to()
-                + " "
-                + k.unit()
-                + ", not "
-                + value);
-      }
+    Control k = CONTROLS.get(type).get(name);
+    if (!(value >= k.from() && value <= k.to())) {
+      throw new IllegalArgumentException(
+          k.label()
+              + " goes from "
+              + k.from()
+              + " to "
+              + k.to()
+              + " "
+              + k.unit()
+              + ", not "
+              + value);
     }
   }
 }

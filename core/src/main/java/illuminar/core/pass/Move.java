@@ -1,4 +1,11 @@
 package illuminar.core.pass;
 
+import illuminar.core.render.Below;
+import illuminar.core.render.Ready;
+
 /** What a pass does: data only. Every kind is listed in {@link Catalogue}. */
-public sealed interface Move permits BringFrame, Tone {}
+public sealed interface Move permits BringFrame, Tone {
+
+  /** Looks at the picture below and makes everything ready to work on tiles. */
+  Ready prepare(Below below);
+}

@@ -4,7 +4,9 @@ import illuminar.core.colour.Space;
 import illuminar.core.colour.Stops;
 import illuminar.core.filter.Guided;
 import illuminar.core.picture.MapRows;
+import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
+import illuminar.core.picture.Raster;
 import illuminar.core.render.Below;
 import illuminar.core.render.Ready;
 import illuminar.core.render.Tile;
@@ -87,22 +89,26 @@ public record Tone(
   }
 
   /** Finds the base of the picture below. */
+  @Override
   public Ready prepare(Below below) {
     boolean needsBase = shadows != 0 || highlights != 0;
-    Plane stops =
-        Plane.of(needsBase ? below.picture().width() : 1, needsBase ? below.picture().height() : 1);
-    if (needsBase) {
-      for (int i = 0; i < stops.data().length; i++) {
-        stops.data()[i] =
-            Stops.of(
-                Space.luminance(
-                    below.picture().r()[i], below.picture().g()[i], below.picture().b()[i]));
-      }
-    }
+    Plane stops = needsBase ? stops(below.picture()) : Plane.of(1, 1);
     int radius = Math.max(2, Math.round(Math.max(stops.width(), stops.height()) * 0.022f));
-    Guided base = needsBase ? Guided.of(stops, stops, radius, EDGE) : new Guided(stops, stops);
+    int[] box = below.region().box();
+    Guided base =
+        needsBase && box[0] < box[2]
+            ? Guided.within(stops, box, radius, EDGE)
+            : new Guided(stops, stops);
     return new Work(
         tables(), base, needsBase, below.analysis().fullWidth(), below.analysis().fullHeight());
+  }
+
+  private static Plane stops(Picture p) {
+    Plane stops = Plane.of(p.width(), p.height());
+    for (int i = 0; i < stops.data().length; i++) {
+      stops.data()[i] = Stops.of(p.luminanceAt(i));
+    }
+    return stops;
   }
 
   /** Gains by tone and by tone of the surroundings, which add up; 32 entries a stop. */
@@ -136,48 +142,44 @@ public record Tone(
 
     @Override
     public void apply(Tile tile) {
-      int w = tile.raster().width();
+      Raster raster = tile.raster();
       MapRows rows =
-          new MapRows(
-              base.slope().width(), base.slope().height(), fullWidth, fullHeight, tile.raster());
-      float[] slope = new float[w];
-      float[] offset = new float[w];
-      for (int j = 0; j < tile.raster().height(); j++) {
-        if (!reached(tile.region(), j * w, w)) {
+          new MapRows(base.slope().width(), base.slope().height(), fullWidth, fullHeight, raster);
+      float[] slope = new float[raster.width()];
+      float[] offset = new float[raster.width()];
+      for (int j = 0; j < raster.height(); j++) {
+        int from = tile.region().from(j);
+        int to = tile.region().to(j);
+        if (from >= to) {
           continue;
         }
         if (needsBase) {
-          rows.row(base.slope().data(), j, slope, 0);
-          rows.row(base.offset().data(), j, offset, 0);
+          rows.row(base.slope().data(), j, from, to, slope, 0);
+          rows.row(base.offset().data(), j, from, to, offset, 0);
         }
-        line(tile, j * w, w, slope, offset);
+        line(tile, j, from, to, slope, offset);
       }
     }
 
-    private static boolean reached(float[] region, int at, int w) {
-      for (int i = at; i < at + w; i++) {
-        if (region[i] > 0) {
-          return true;
-        }
-      }
-      return false;
-    }
-
-    private void line(Tile tile, int at, int w, float[] slope, float[] offset) {
+    private void line(Tile tile, int j, int from, int to, float[] slope, float[] offset) {
+      int at = j * tile.raster().width();
+      int share = tile.region().row(j);
+      float[] region = tile.region().values();
       float[] r = tile.picture().r();
       float[] g = tile.picture().g();
       float[] b = tile.picture().b();
-      for (int i = 0; i < w; i++) {
-        float share = tile.region()[at + i] * tile.amount()[at + i];
-        if (share <= 0) {
-          continue;
-        }
+      boolean gated = !tile.gate().all();
+      for (int i = from; i < to; i++) {
         float stops = Stops.of(Space.luminance(r[at + i], g[at + i], b[at + i]));
+        float amount = region[share + i] * tile.strength();
+        if (gated) {
+          amount *= tile.gate().open(stops);
+        }
         float gain = look(tables[0], stops);
         if (needsBase) {
           gain += look(tables[1], slope[i] * stops + offset[i]);
         }
-        float factor = Stops.light(gain * share);
+        float factor = Stops.light(gain * amount);
         r[at + i] *= factor;
         g[at + i] *= factor;
         b[at + i] *= factor;

@@ -36,20 +36,44 @@ public final class MapRows {
 
   /** Writes the map's values along row {@code j} of the raster to {@code out[at…]}. */
   public void row(float[] map, int j, float[] out, int at) {
+    row(map, j, 0, left.length, out, at);
+  }
+
+  /** The same for columns {@code from} up to {@code to}; column 0 would be at {@code out[at]}. */
+  public void row(float[] map, int j, int from, int to, float[] out, int at) {
     double v = (raster.fullY(j) + 0.5) * toMapY - 0.5;
     double c = Math.max(0, Math.min(mapHeight - 1, v));
     int top = (int) c;
     float fy = (float) (c - top);
     int a = top * mapWidth;
     int b = Math.min(mapHeight - 1, top + 1) * mapWidth;
-    int last = Math.min(mapWidth - 1, left[left.length - 1] + 1);
-    for (int x = left[0]; x <= last; x++) {
+    int last = Math.min(mapWidth - 1, left[to - 1] + 1);
+    for (int x = left[from]; x <= last; x++) {
       line[x] = map[a + x] + (map[b + x] - map[a + x]) * fy;
     }
     line[mapWidth] = line[mapWidth - 1];
-    for (int i = 0; i < left.length; i++) {
+    for (int i = from; i < to; i++) {
       float l = line[left[i]];
       out[at + i] = l + (line[left[i] + 1] - l) * share[i];
     }
+  }
+
+  /** Whether a map is other than 0 anywhere that the raster reads. */
+  public boolean reach(float[] map) {
+    int first = mapRow(0);
+    int last = Math.min(mapHeight - 1, mapRow(raster.height() - 1) + 1);
+    int end = Math.min(mapWidth - 1, left[left.length - 1] + 1);
+    for (int y = first; y <= last; y++) {
+      for (int x = left[0]; x <= end; x++) {
+        if (map[y * mapWidth + x] != 0) {
+          return true;
+        }
+      }
+    }
+    return false;
+  }
+
+  private int mapRow(int j) {
+    return (int) Math.max(0, Math.min(mapHeight - 1, (raster.fullY(j) + 0.5) * toMapY - 0.5));
   }
 }

@@ -23,7 +23,43 @@ public record Picture(int width, int height, float[] r, float[] g, float[] b) {
     return y;
   }
 
+  /** Luminance Y of one pixel. */
+  public float luminanceAt(int i) {
+    return Space.luminance(r[i], g[i], b[i]);
+  }
+
   public Picture copy() {
     return new Picture(width, height, r.clone(), g.clone(), b.clone());
+  }
+
+  /**
+   * The piece of this picture at {@code whole} that lies at {@code part}; this picture itself where
+   * that is all of it.
+   */
+  public Picture part(Raster whole, Raster part) {
+    return whole.equals(part)
+        ? this
+        : new Picture(
+            part.width(),
+            part.height(),
+            part(r, whole, part),
+            part(g, whole, part),
+            part(b, whole, part));
+  }
+
+  private static float[] part(float[] data, Raster whole, Raster part) {
+    float[] out = new float[part.pixels()];
+    for (int j = 0; j < part.height(); j++) {
+      int at = (j + part.y() - whole.y()) * whole.width() + part.x() - whole.x();
+      System.arraycopy(data, at, out, j * part.width(), part.width());
+    }
+    return out;
+  }
+
+  /** Copies rows of this picture into one of the same width. */
+  public void rowsInto(Picture out, int fromRow, int rows, int toRow) {
+    for (int c = 0; c < 3; c++) {
+      System.arraycopy(channel(c), fromRow * width, out.channel(c), toRow * width, rows * width);
+    }
   }
 }

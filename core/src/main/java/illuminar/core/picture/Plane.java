@@ -49,4 +49,14 @@ public record Plane(int width, int height, float[] data) {
   public Plane copy() {
     return new Plane(width, height, data.clone());
   }
+
+  /** Whether every value is 0. */
+  public boolean nowhere() {
+    for (float v : data) {
+      if (v != 0) {
+        return false;
+      }
+    }
+    return true;
+  }
 }

@@ -1,8 +1,10 @@
 package illuminar.core.region;
 
 import illuminar.core.analysis.Analysis;
+import illuminar.core.colour.Srgb;
 import illuminar.core.colour.Stops;
 import illuminar.core.filter.Gauss;
+import illuminar.core.frame.FrameRows;
 import illuminar.core.picture.MapRows;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
@@ -57,6 +59,9 @@ public final class RegionWork {
       Region region, Raster raster, Analysis analysis, Frames frames, double sigma) {
     Raster wide = raster.grown(Gauss.reach(sigma), analysis.fullWidth(), analysis.fullHeight());
     Plane hard = new Plane(wide.width(), wide.height(), hard(region, wide, analysis, frames));
+    if (hard.nowhere()) {
+      return new float[raster.pixels()];
+    }
     Plane soft = Gauss.smooth(hard, sigma);
     float[] out = new float[raster.pixels()];
     for (int j = 0; j < raster.height(); j++) {
@@ -87,8 +92,10 @@ public final class RegionWork {
         new MapRows(
             whole.width(), whole.height(), analysis.fullWidth(), analysis.fullHeight(), raster);
     float[] out = new float[raster.pixels()];
-    for (int j = 0; j < raster.height(); j++) {
-      rows.row(soft.data(), j, out, j * raster.width());
+    if (rows.reach(soft.data())) {
+      for (int j = 0; j < raster.height(); j++) {
+        rows.row(soft.data(), j, out, j * raster.width());
+      }
     }
     return out;
   }
@@ -123,7 +130,7 @@ public final class RegionWork {
     if (shape instanceof Shape.WindowFinder finder) {
       return panes(finder, raster, analysis, frames);
     }
-    return burnt((Shape.BurntLight) shape, raster, frames);
+    return burnt((Shape.BurntLight) shape, raster, analysis);
   }
 
   private static float[] panes(
@@ -161,15 +168,26 @@ public final class RegionWork {
     return best;
   }
 
-  private static float[] burnt(Shape.BurntLight burnt, Raster raster, Frames frames) {
-    Picture p = frames.apply(raster).apply(burnt.frame());
+  private static float[] burnt(Shape.BurntLight burnt, Raster raster, Analysis analysis) {
     float[] out = new float[raster.pixels()];
     float from = (float) -burnt.reach() - 0.06f;
     float to = (float) -burnt.reach() * 0.5f - 0.02f;
-    for (int i = 0; i < out.length; i++) {
-      float stops = Stops.of(Math.max(p.r()[i], Math.max(p.g()[i], p.b()[i])));
-      float t = Math.max(0, Math.min(1, (stops - from) / (to - from)));
-      out[i] = t * t * (3 - 2 * t);
+    float least = (float) Srgb.encode(Math.pow(2, from));
+    FrameRows rows = analysis.rows(burnt.frame(), raster);
+    int w = raster.width();
+    float[] r = new float[w];
+    float[] g = new float[w];
+    float[] b = new float[w];
+    for (int j = 0; j < raster.height(); j++) {
+      rows.codes(j, 0, w, r, g, b);
+      for (int i = 0; i < w; i++) {
+        float most = Math.max(r[i], Math.max(g[i], b[i]));
+        if (most > least) {
+          float t = (Stops.of(Srgb.decodeFast(most)) - from) / (to - from);
+          t = t < 0 ? 0 : t > 1 ? 1 : t;
+          out[j * w + i] = t * t * (3 - 2 * t);
+        }
+      }
     }
     return out;
   }

@@ -1,7 +1,9 @@
 package illuminar.core.render;
 
+import illuminar.core.pass.Gate;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
+import illuminar.core.region.Share;
 import java.util.function.Function;
 
 /**
@@ -9,14 +11,21 @@ import java.util.function.Function;
  *
  * @param raster which pixels these are
  * @param picture their colours, linear BT.2020; a pass writes its result here
- * @param region the region's share at each pixel, 0 to 1, already turned round where outside is
- *     meant
- * @param amount gate × strength at each pixel, 0 to 1
+ * @param region the region's share at each pixel, already turned round where outside is meant
+ * @param gate which tones underneath the pass may change
+ * @param strength 0 to 1
  * @param frames draws a frame at these pixels, display-linear with sRGB primaries
  */
 public record Tile(
     Raster raster,
     Picture picture,
-    float[] region,
-    float[] amount,
-    Function<String, Picture> frames) {}
+    Share region,
+    Gate gate,
+    float strength,
+    Function<String, Picture> frames) {
+
+  /** Gate × strength for a tone underneath, in stops below white. */
+  public float amount(float stops) {
+    return gate.all() ? strength : strength * gate.open(stops);
+  }
+}

@@ -201,7 +201,7 @@ final class Desk {
     Renderer renderer = open.renderer(view);
     Raster raster = raster(request.path("raster"));
     Region region = json.convert(request.path("region"), Region.class);
-    float[] share = renderer.region(region, raster);
+    float[] share = renderer.region(region, raster).copy();
     BufferedImage image =
         new BufferedImage(raster.width(), raster.height(), BufferedImage.TYPE_BYTE_GRAY);
     byte[] data = ((java.awt.image.DataBufferByte) image.getRaster().getDataBuffer()).getData();

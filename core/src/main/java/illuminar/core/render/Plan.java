@@ -1,0 +1,85 @@
+package illuminar.core.render;
+
+import illuminar.core.analysis.Analysis;
+import illuminar.core.ground.Ground;
+import illuminar.core.pass.Pass;
+import illuminar.core.picture.Picture;
+import illuminar.core.picture.Raster;
+import illuminar.core.recipe.Recipe;
+import illuminar.core.region.Region;
+import illuminar.core.region.Share;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Supplier;
+
+/**
+ * A recipe's steps ready to run. Each pass has looked at the picture below it on the small grid.
+ *
+ * @param below the small picture under each step, and the final one
+ */
+record Plan(Ground ground, List<Step> steps, List<Picture> below) {
+  static final Plan NONE = new Plan(new Ground.OneFrame(""), List.of(), List.of());
+
+  /** Plans a recipe; what stands under the first change since {@code before} is taken over. */
+  static Plan of(
+      Recipe recipe, Plan before, Analysis analysis, Masks masks, Supplier<Picture> smallGround) {
+    Raster grid = analysis.small();
+    List<Step> steps = new ArrayList<>();
+    List<Picture> below = new ArrayList<>();
+    boolean same = recipe.ground().equals(before.ground);
+    Picture small = same ? before.below.get(0) : smallGround.get();
+    below.add(small);
+    for (Pass pass : recipe.passes()) {
+      if (!pass.active()) {
+        continue;
+      }
+      Optional<Region> region =
+          pass.where().everywhere() ? Optional.empty() : recipe.region(pass.where().region());
+      int k = steps.size();
+      same = same && k < before.steps.size() && before.steps.get(k).serves(pass, region);
+      if (same) {
+        steps.add(before.steps.get(k));
+        small = before.below.get(k + 1);
+      } else {
+        Share share =
+            region
+                .map(r -> masks.share(r, pass.where().outside(), grid))
+                .orElseGet(() -> Share.everywhere(grid.width(), grid.height()));
+        Ready ready = pass.move().prepare(new Below(analysis, grid, small, share));
+        Step step = new Step(pass, region, ready);
+        steps.add(step);
+        small = small.copy();
+        step.apply(grid, small, share, id -> analysis.draw(id, grid));
+      }
+      below.add(small);
+    }
+    return new Plan(recipe.ground(), List.copyOf(steps), List.copyOf(below));
+  }
+
+  /** Steps that this plan shares with another from the ground up; −1 if not even the ground. */
+  int shared(Plan other) {
+    if (!ground.equals(other.ground)) {
+      return -1;
+    }
+    int n = 0;
+    while (n < steps.size() && n < other.steps.size() && steps.get(n) == other.steps.get(n)) {
+      n++;
+    }
+    return n;
+  }
+
+  /** Pixels round a tile that steps from {@code from} up to {@code to} read. */
+  int margin(int from, int to, double scale) {
+    int sum = 0;
+    for (Step s : steps.subList(from, to)) {
+      sum += s.margin(scale);
+    }
+    return sum;
+  }
+
+  /** What the picture above the first {@code n} steps is kept under. */
+  Object key(int n, Raster raster) {
+    return List.of(raster, ground, List.copyOf(steps.subList(0, n)));
+  }
+}
