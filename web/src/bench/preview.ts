@@ -36,7 +36,7 @@ export interface PictureHead {
   raster: Raster;
   histogram: Histogram;
   probes: ProbeReading[];
-  sentences?: string[];
+  strips: { rows: number; bytes: number }[];
   renderMs: number;
   serverMs: number;
 }
@@ -63,6 +63,24 @@ interface Probe {
   x: number;
   y: number;
   radius: number;
+}
+
+/** A picture's strips, decoded side by side and put under one another. */
+async function joined(head: PictureHead, body: Uint8Array<ArrayBuffer>) {
+  let at = 0;
+  const images = await Promise.all(
+    head.strips.map((s) => createImageBitmap(new Blob([body.subarray(at, (at += s.bytes))]))),
+  );
+  if (images.length === 1) return images[0]!;
+  const whole = new OffscreenCanvas(head.raster.width, head.raster.height);
+  const pen = whole.getContext("2d", { alpha: false })!;
+  let y = 0;
+  head.strips.forEach((s, k) => {
+    pen.drawImage(images[k]!, 0, y);
+    images[k]!.close();
+    y += s.rows;
+  });
+  return whole.transferToImageBitmap();
 }
 
 /**
@@ -125,8 +143,8 @@ export class Preview {
       this.done();
       return this.to.problem(head.said);
     }
-    const image = await createImageBitmap(new Blob([body]));
-    if (head.kind === "mask") return this.to.mask(head, image);
+    if (head.kind === "mask") return this.to.mask(head, await createImageBitmap(new Blob([body])));
+    const image = await joined(head, body);
     const asked = this.sent.get(head.seq) ?? performance.now();
     this.sent.delete(head.seq);
     this.to.picture(head, image, performance.now() - asked);

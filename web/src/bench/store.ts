@@ -58,7 +58,6 @@ export interface BenchState {
   zoom: Zoom;
   picture?: { image: ImageBitmap; raster: Raster };
   histogram?: Histogram;
-  sentences: string[];
   serverMs: number;
   roundMs: number;
   probes: Probe[];
@@ -89,7 +88,6 @@ const start: BenchState = {
   connected: false,
   stage: { width: 0, height: 0 },
   zoom: { fit: true, scale: 1, cx: 0, cy: 0 },
-  sentences: [],
   serverMs: 0,
   roundMs: 0,
   probes: [],
@@ -202,7 +200,6 @@ function picture(head: PictureHead, image: ImageBitmap, roundMs: number) {
     picture: { image, raster: head.raster },
     histogram: head.histogram,
     readings: head.probes,
-    sentences: head.sentences ?? get().sentences,
     serverMs: head.serverMs,
     roundMs,
     problem: undefined,

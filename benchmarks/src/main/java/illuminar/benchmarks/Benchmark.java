@@ -7,6 +7,7 @@ import illuminar.core.frame.Frames;
 import illuminar.core.frame.Role;
 import illuminar.core.ground.Ground;
 import illuminar.core.lineup.LineUp;
+import illuminar.core.measure.Histogram;
 import illuminar.core.pass.BringFrame;
 import illuminar.core.pass.Gate;
 import illuminar.core.pass.Move;
@@ -25,6 +26,7 @@ import illuminar.core.render.RenderCache;
 import illuminar.core.render.Renderer;
 import illuminar.files.Legend;
 import illuminar.files.PictureWriter;
+import illuminar.files.ScreenJpeg;
 import java.io.ByteArrayOutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -154,8 +156,8 @@ public final class Benchmark {
       int moved = round / 20 % 10;
       long start = System.nanoTime();
       Picture p = renderer.picture(busy(0.01 * round, moved), raster);
-      PictureWriter.quickJpeg(
-          PictureWriter.image8(p.width(), p.height(), Display.to8(p, true)), 0.85);
+      ScreenJpeg.strips(p, 0.9);
+      Histogram.of(p);
       if (round >= 60) {
         ms[round - 60] = (System.nanoTime() - start) / 1e6;
       }
@@ -203,7 +205,7 @@ public final class Benchmark {
             List.of(),
             List.of());
     new Renderer(analysis, new RenderCache(1))
-        .deliver(ground, 1, 512, 256, (tile, p) -> Display.to8(p, true));
+        .deliver(ground, 1, 512, 256, (tile, p) -> Display.to8(p));
     add(
         new Row(
             "line up + even blend, 24 MP × 5",
@@ -220,25 +222,25 @@ public final class Benchmark {
     Renderer renderer = new Renderer(analysis, new RenderCache(1));
     renderer.picture(recipe, Raster.fitted(6000, 4000, 200));
     long start = System.nanoTime();
-    byte[] bgr = new byte[6000 * 4000 * 3];
+    byte[] rgb = new byte[6000 * 4000 * 3];
     renderer.deliver(
         recipe,
         1,
         512,
         256,
         (tile, p) -> {
-          byte[] from = Display.to8(p, true);
+          byte[] from = Display.to8(p);
           for (int j = 0; j < tile.height(); j++) {
             System.arraycopy(
                 from,
                 j * tile.width() * 3,
-                bgr,
+                rgb,
                 ((tile.y() + j) * 6000 + tile.x()) * 3,
                 tile.width() * 3);
           }
         });
     ByteArrayOutputStream out = new ByteArrayOutputStream(1 << 24);
-    PictureWriter.jpeg(PictureWriter.image8(6000, 4000, bgr), 0.92, Legend.NONE, out);
+    PictureWriter.jpeg(PictureWriter.image8(6000, 4000, rgb), 0.92, Legend.NONE, out);
     add(
         new Row(
             "deliver JPEG, 24 MP, 12 passes, 8 regions",

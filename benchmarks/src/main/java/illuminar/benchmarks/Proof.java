@@ -111,13 +111,7 @@ public final class Proof {
       float[] sensor =
           camera.expose(
               truth, shots.get(i).strengths(), shots.get(i).exposure(), moves[i], 100 + i);
-      byte[] bgr = Camera.codes8(sensor);
-      for (int k = 0; k < bgr.length; k += 3) {
-        byte b = bgr[k];
-        bgr[k] = bgr[k + 2];
-        bgr[k + 2] = b;
-      }
-      frames.add(Pyramid.of(Codes.of8(truth.width(), truth.height(), bgr)));
+      frames.add(Pyramid.of(Codes.of8(truth.width(), truth.height(), Camera.codes8(sensor))));
     }
     List<LineUp.Placed> placed = LineUp.find(frames, 2, n -> {});
     List<Double> all = new ArrayList<>();

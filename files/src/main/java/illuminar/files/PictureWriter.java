@@ -43,16 +43,19 @@ public final class PictureWriter {
     return ICC_Profile.getInstance(ColorSpace.CS_sRGB).getData();
   }
 
-  /** An 8-bit image over interleaved blue, green, red bytes; the array is shared. */
-  public static BufferedImage image8(int width, int height, byte[] bgr) {
+  /**
+   * An 8-bit image over interleaved red, green, blue bytes, the order that the JPEG encoder takes
+   * without going over each pixel; the array is shared.
+   */
+  public static BufferedImage image8(int width, int height, byte[] rgb) {
     WritableRaster raster =
         Raster.createInterleavedRaster(
-            new DataBufferByte(bgr, bgr.length),
+            new DataBufferByte(rgb, rgb.length),
             width,
             height,
             width * 3,
             3,
-            new int[] {2, 1, 0},
+            new int[] {0, 1, 2},
             null);
     BufferedImage model = new BufferedImage(1, 1, BufferedImage.TYPE_3BYTE_BGR);
     return new BufferedImage(model.getColorModel(), raster, false, null);

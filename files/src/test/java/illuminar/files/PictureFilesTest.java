@@ -42,7 +42,7 @@ class PictureFilesTest {
           "© 2026 Heathlight Studio",
           3);
 
-  private static byte[] bgr(int w, int h) {
+  private static byte[] rgb(int w, int h) {
     byte[] out = new byte[w * h * 3];
     for (int i = 0; i < w * h; i++) {
       out[3 * i] = (byte) (i % w * 2);
@@ -63,7 +63,7 @@ class PictureFilesTest {
   private Path jpeg(Legend legend) throws IOException {
     Path file = dir.resolve("a.jpg");
     try (OutputStream out = Files.newOutputStream(file)) {
-      PictureWriter.jpeg(PictureWriter.image8(96, 64, bgr(96, 64)), 0.95, legend, out);
+      PictureWriter.jpeg(PictureWriter.image8(96, 64, rgb(96, 64)), 0.95, legend, out);
     }
     return file;
   }
@@ -136,7 +136,7 @@ class PictureFilesTest {
     byte[] pixels = new byte[96 * 64 * 3];
     for (int v = 0; v < 8; v++) {
       for (int u = 0; u < 8; u++) {
-        pixels[(v * 96 + u) * 3 + 2] = (byte) 255;
+        pixels[(v * 96 + u) * 3] = (byte) 255;
       }
     }
     Path file = dir.resolve("o.jpg");
@@ -172,7 +172,7 @@ class PictureFilesTest {
   void aWrongNameDoesNotMatter() throws Exception {
     Path file = dir.resolve("really.jpg");
     try (OutputStream out = Files.newOutputStream(file)) {
-      PictureWriter.png(PictureWriter.image8(40, 30, bgr(40, 30)), Legend.NONE, out);
+      PictureWriter.png(PictureWriter.image8(40, 30, rgb(40, 30)), Legend.NONE, out);
     }
     assertThat(PictureReader.header(file, "really.jpg").format()).isEqualTo("png");
     assertThat(PictureReader.pixels(file, "really.jpg").width()).isEqualTo(40);
@@ -202,7 +202,7 @@ class PictureFilesTest {
   void tinyPicturesAreRefused() throws Exception {
     Path file = dir.resolve("tiny.png");
     try (OutputStream out = Files.newOutputStream(file)) {
-      PictureWriter.png(PictureWriter.image8(8, 8, bgr(8, 8)), Legend.NONE, out);
+      PictureWriter.png(PictureWriter.image8(8, 8, rgb(8, 8)), Legend.NONE, out);
     }
     refused(file, "only 8×8");
   }

@@ -301,7 +301,9 @@ class ApplicationTest {
     assertThat(head).isNotNull();
     assertThat(count).isLessThan(40);
     assertThat(head.at("/probes/0/reading/lab/l").asDouble()).isBetween(20.0, 100.0);
-    assertThat(head.path("sentences").get(0).asString()).startsWith("Bring ");
+    assertThat(head.path("strips")).hasSize(2);
+    assertThat(head.at("/strips/0/rows").asInt() + head.at("/strips/1/rows").asInt())
+        .isEqualTo(400);
     socket
         .sendText("{\"kind\":\"picture\",\"seq\":41,\"recipe\":{},\"raster\":{\"scale\":0}}", true)
         .get();

@@ -18,7 +18,7 @@ public final class Analysis {
   public static final int LONG_EDGE = 1536;
 
   /** Long edge of the grid on which passes look at the picture below them. */
-  public static final int SMALL_EDGE = 192;
+  public static final int SMALL_EDGE = 144;
 
   private final Frames frames;
   private final Raster raster;

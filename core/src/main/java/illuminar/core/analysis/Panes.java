@@ -333,9 +333,8 @@ public final class Panes {
     Response response = analysis.frames().response();
     int w = raster.width();
     float[] out = new float[raster.pixels()];
-    MapRows rows =
-        new MapRows(
-            inside.width(), inside.height(), analysis.fullWidth(), analysis.fullHeight(), raster);
+    MapRows[] maps =
+        MapRows.of(analysis.fullWidth(), analysis.fullHeight(), raster, inside, near, room, view);
     // The sensor mixes light; a smaller raster has averaged what is displayed.
     boolean averaged = raster.scale() < 0.75;
     float[] in = new float[w];
@@ -343,10 +342,10 @@ public final class Panes {
     float[] dark = new float[w];
     float[] bright = new float[w];
     for (int j = 0; j < raster.height(); j++) {
-      rows.row(inside.data(), j, in, 0);
-      rows.row(near.data(), j, edge, 0);
-      rows.row(room.data(), j, dark, 0);
-      rows.row(view.data(), j, bright, 0);
+      maps[0].row(j, in, 0);
+      maps[1].row(j, edge, 0);
+      maps[2].row(j, dark, 0);
+      maps[3].row(j, bright, 0);
       for (int i = 0; i < w; i++) {
         int at = j * w + i;
         if (edge[i] < 0.5f || dark[i] <= 0 || bright[i] < 1.5f * dark[i]) {

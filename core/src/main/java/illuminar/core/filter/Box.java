@@ -1,6 +1,7 @@
 package illuminar.core.filter;
 
 import illuminar.core.picture.Plane;
+import java.util.Arrays;
 
 /** Mean over a square window, in time independent of its size. */
 public final class Box {
@@ -14,8 +15,9 @@ public final class Box {
     int h = in.height();
     float[] rows = new float[w * h];
     float[] unit = units(Math.max(w, h));
+    double[] before = new double[w + 1];
     for (int y = 0; y < h; y++) {
-      row(in.data(), y * w, w, radius, unit, rows);
+      row(in.data(), y * w, w, radius, unit, before, rows);
     }
     Plane out = Plane.of(w, h);
     double[] sum = new double[w];
@@ -37,6 +39,11 @@ public final class Box {
     return out;
   }
 
+  /** The same of several planes, side by side on all cores. */
+  public static Plane[] means(int radius, Plane... in) {
+    return Arrays.stream(in).parallel().map(p -> mean(p, radius)).toArray(Plane[]::new);
+  }
+
   private static float[] units(int most) {
     float[] unit = new float[most + 1];
     for (int n = 1; n <= most; n++) {
@@ -45,19 +52,21 @@ public final class Box {
     return unit;
   }
 
-  private static void row(float[] in, int at, int w, int radius, float[] unit, float[] out) {
-    double sum = 0;
-    for (int x = 0; x < Math.min(w, radius); x++) {
-      sum += in[at + x];
-    }
+  /** {@code before} holds the sum of all values left of a column; modified. */
+  private static void row(
+      float[] in, int at, int w, int radius, float[] unit, double[] before, float[] out) {
     for (int x = 0; x < w; x++) {
-      if (x + radius < w) {
-        sum += in[at + x + radius];
-      }
-      if (x - radius - 1 >= 0) {
-        sum -= in[at + x - radius - 1];
-      }
-      out[at + x] = (float) (sum * unit[Math.min(w - 1, x + radius) - Math.max(0, x - radius) + 1]);
+      before[x + 1] = before[x] + in[at + x];
+    }
+    int inner = Math.max(radius, w - radius - 1);
+    double whole = unit[Math.min(w, 2 * radius + 1)];
+    for (int x = radius; x < inner; x++) {
+      out[at + x] = (float) ((before[x + radius + 1] - before[x - radius]) * whole);
+    }
+    for (int x = 0; x < w; x = x + 1 == Math.min(w, radius) ? inner : x + 1) {
+      int first = Math.max(0, x - radius);
+      int end = Math.min(w, x + radius + 1);
+      out[at + x] = (float) ((before[end] - before[first]) * unit[end - first]);
     }
   }
 

@@ -17,10 +17,17 @@ public record Guided(Plane slope, Plane offset) {
    */
   public static Guided of(Plane guide, Plane input, int radius, float epsilon) {
     int n = guide.data().length;
-    Plane meanG = Box.mean(guide, radius);
-    Plane meanP = guide == input ? meanG : Box.mean(input, radius);
-    Plane meanGG = Box.mean(product(guide, guide), radius);
-    Plane meanGP = guide == input ? meanGG : Box.mean(product(guide, input), radius);
+    boolean self = guide == input;
+    Plane[] means =
+        Box.means(
+            radius,
+            self
+                ? new Plane[] {guide, product(guide, guide)}
+                : new Plane[] {guide, product(guide, guide), input, product(guide, input)});
+    Plane meanG = means[0];
+    Plane meanGG = means[1];
+    Plane meanP = means[self ? 0 : 2];
+    Plane meanGP = means[self ? 1 : 3];
     Plane a = Plane.of(guide.width(), guide.height());
     Plane b = Plane.of(guide.width(), guide.height());
     for (int i = 0; i < n; i++) {
@@ -30,7 +37,8 @@ public record Guided(Plane slope, Plane offset) {
       a.data()[i] = (meanGP.data()[i] - mg * mp) / (variance + epsilon);
       b.data()[i] = mp - a.data()[i] * mg;
     }
-    return new Guided(Box.mean(a, radius), Box.mean(b, radius));
+    Plane[] maps = Box.means(radius, a, b);
+    return new Guided(maps[0], maps[1]);
   }
 
   private static Plane product(Plane a, Plane b) {

@@ -12,6 +12,7 @@ import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * An even blend in two steps: everything wide is blended in pyramids on the analysis grid, and at
@@ -115,11 +116,13 @@ public final class EvenBlendWork {
   public Picture draw(Raster raster) {
     Picture out = Picture.of(raster.width(), raster.height());
     boolean coarse = raster.scale() <= analysis.raster().scale() * 1.0001;
-    Rows[] maps = new Rows[3 + weights.size()];
-    for (int m = 0; m < maps.length; m++) {
-      Plane map = m < 3 ? added[m] : weights.get(m - 3);
-      maps[m] = coarse ? resized(map, raster) : bilinear(map, raster);
-    }
+    Plane[] planes = Stream.concat(Stream.of(added), weights.stream()).toArray(Plane[]::new);
+    Rows[] maps =
+        coarse
+            ? Stream.of(planes).map(p -> resized(p, raster)).toArray(Rows[]::new)
+            : Stream.of(MapRows.of(analysis.fullWidth(), analysis.fullHeight(), raster, planes))
+                .map(EvenBlendWork::bilinear)
+                .toArray(Rows[]::new);
     List<FrameRows> frames = new ArrayList<>();
     for (String id : blend.frames()) {
       frames.add(analysis.rows(id, raster));
@@ -172,10 +175,8 @@ public final class EvenBlendWork {
     return (j, out) -> System.arraycopy(at.data(), j * at.width(), out, 0, at.width());
   }
 
-  private Rows bilinear(Plane map, Raster raster) {
-    MapRows rows =
-        new MapRows(map.width(), map.height(), analysis.fullWidth(), analysis.fullHeight(), raster);
-    return (j, out) -> rows.row(map.data(), j, out, 0);
+  private static Rows bilinear(MapRows rows) {
+    return (j, out) -> rows.row(j, out, 0);
   }
 
   private static int first(float[] share) {

@@ -18,6 +18,17 @@ public record Histogram(
   public static final double FROM = -10;
   private static final int SAMPLES = 60_000;
 
+  /** The bin of each light that is the same in its first 16 bits: 128 to a stop. */
+  private static final byte[] BIN = new byte[1 << 15];
+
+  static {
+    for (int i = 0; i < BIN.length; i++) {
+      float light = Float.intBitsToFloat(i << 16 | 0x8000);
+      double at = light <= 1 ? (Stops.of(light) - FROM) / -FROM * BINS : BINS;
+      BIN[i] = (byte) Math.max(0, Math.min(BINS - 1, at));
+    }
+  }
+
   /** Counts a picture of linear BT.2020; of a large one every so many pixels. */
   public static Histogram of(Picture p) {
     int[][] bins = new int[4][BINS];
@@ -26,12 +37,15 @@ public record Histogram(
     int step = 1 + p.r().length / SAMPLES;
     int n = (p.r().length + step - 1) / step;
     for (int i = 0; i < p.r().length; i += step) {
-      float y = Space.luminance(p.r()[i], p.g()[i], p.b()[i]);
+      float r = p.r()[i];
+      float g = p.g()[i];
+      float b = p.b()[i];
+      float y = Space.luminance(r, g, b);
       bins[0][bin(y)]++;
-      bins[1][bin(p.r()[i])]++;
-      bins[2][bin(p.g()[i])]++;
-      bins[3][bin(p.b()[i])]++;
-      burnt += Math.max(p.r()[i], Math.max(p.g()[i], p.b()[i])) >= 0.997f ? 1 : 0;
+      bins[1][bin(r)]++;
+      bins[2][bin(g)]++;
+      bins[3][bin(b)]++;
+      burnt += Math.max(r, Math.max(g, b)) >= 0.997f ? 1 : 0;
       blocked += y < 0.00016f ? 1 : 0;
     }
     return new Histogram(
@@ -39,7 +53,6 @@ public record Histogram(
   }
 
   private static int bin(float light) {
-    double at = (Stops.of(light) - FROM) / -FROM * BINS;
-    return (int) Math.max(0, Math.min(BINS - 1, at));
+    return light > 0 ? BIN[Float.floatToRawIntBits(light) >> 16] : 0;
   }
 }

@@ -104,7 +104,8 @@ public record BringFrame(
     return response.toLight(1, (float) Math.pow(2, -0.15)) * Math.pow(2, stops + 0.15);
   }
 
-  private record Work(String frame, Response response, float gain, float edge) implements Ready {
+  private record Work(String frame, Response response, float gain, float edge)
+      implements Ready.OnLight {
 
     private int radius(double scale) {
       return edge == 0 ? 0 : Math.max(1, (int) Math.round(edge * scale));
@@ -116,7 +117,12 @@ public record BringFrame(
     }
 
     @Override
-    public void apply(Tile tile) {
+    public boolean fine() {
+      return true;
+    }
+
+    @Override
+    public void apply(Tile tile, Picture below) {
       int w = tile.raster().width();
       int h = tile.raster().height();
       int radius = radius(tile.raster().scale());
@@ -133,7 +139,6 @@ public record BringFrame(
           };
       float[] region = tile.region().copy();
       Picture view = rendered(tile.frames().apply(frame), box);
-      Picture below = tile.picture();
       boolean[] band = radius == 0 ? new boolean[0] : band(region, w, h, box);
       float[][] clean =
           radius == 0 ? new float[0][] : clean(below, view, region, band, w, h, radius, box);

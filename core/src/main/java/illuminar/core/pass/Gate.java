@@ -21,16 +21,36 @@ public record Gate(double from, double full, double fullTo, double to) {
 
   /** How much of a pass a tone lets through, 0 to 1. */
   public float open(float stops) {
-    if (stops <= from || stops >= to) {
-      return 0;
-    }
-    if (stops < full) {
-      return ease((float) ((stops - from) / (full - from)));
-    }
-    return stops > fullTo ? ease((float) ((to - stops) / (to - fullTo))) : 1;
+    return open(stops, (float) from, over(full - from), (float) to, over(to - fullTo));
   }
 
-  private static float ease(float t) {
+  /**
+   * Multiplies amounts by how far the gate is open.
+   *
+   * @param stops tone of column {@code i} at {@code at + i}; not modified
+   * @param amounts columns {@code first} up to {@code end}; modified
+   */
+  public void limit(float[] stops, int at, int first, int end, float[] amounts) {
+    float low = (float) from;
+    float rise = over(full - from);
+    float high = (float) to;
+    float fall = over(to - fullTo);
+    for (int i = first; i < end; i++) {
+      amounts[i] *= open(stops[at + i], low, rise, high, fall);
+    }
+  }
+
+  private static float open(float stops, float low, float rise, float high, float fall) {
+    return ease((stops - low) * rise) * ease((high - stops) * fall);
+  }
+
+  /** An upright side is a very steep one. */
+  private static float over(double width) {
+    return (float) (1 / Math.max(width, 1e-6));
+  }
+
+  private static float ease(float x) {
+    float t = Math.min(1, Math.max(0, x));
     return t * t * (3 - 2 * t);
   }
 }

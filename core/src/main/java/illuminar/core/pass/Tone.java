@@ -1,15 +1,14 @@
 package illuminar.core.pass;
 
-import illuminar.core.colour.Space;
-import illuminar.core.colour.Stops;
 import illuminar.core.filter.Guided;
 import illuminar.core.picture.MapRows;
-import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
 import illuminar.core.render.Below;
 import illuminar.core.render.Ready;
 import illuminar.core.render.Tile;
+import illuminar.core.render.Tones;
+import java.util.Arrays;
 
 /**
  * Exposure, contrast, highlights and shadows.
@@ -51,8 +50,6 @@ public record Tone(
   private static final float MID_GREY = -2.4739f;
   private static final float SPAN = 3f;
   private static final float EDGE = 0.35f;
-  private static final float PER_STOP = 32;
-  private static final int STEPS = 26 * 32;
 
   public Tone {
     Catalogue.check(Tone.class, "exposure", exposure);
@@ -63,126 +60,155 @@ public record Tone(
 
   /** Gain in stops for a tone and the tone of its surroundings, both in stops below white. */
   public static float gain(Tone tone, float tone2, float base) {
-    float gain = (float) tone.exposure;
-    if (tone.contrast != 0) {
-      float d = (tone2 - MID_GREY) / SPAN;
-      gain += (float) (tone.contrast / 100) * 0.4f * SPAN * d / (1 + d * d);
-    }
-    if (tone.shadows != 0) {
-      gain += (float) (tone.shadows / 100) * 1.5f * shadowShare(base);
-    }
-    if (tone.highlights != 0) {
-      gain += (float) (tone.highlights / 100) * 1.2f * ease(-2.6f, 0.2f, base);
-    }
-    return gain;
+    return (float) tone.exposure
+        + bend(tone2, (float) tone.contrast)
+        + lift(base, (float) tone.highlights, (float) tone.shadows);
   }
 
-  /** 0 from two stops below white up, 1 about five below, falling again in the deepest tones. */
-  static float shadowShare(float base) {
-    return ease(-1.8f, -5.2f, base) * (1 - 0.75f * ease(-6.5f, -11f, base));
+  /** What contrast adds to a tone. */
+  private static float bend(float tone, float contrast) {
+    float d = (tone - MID_GREY) * (1 / SPAN);
+    return contrast * (0.004f * SPAN) * d / (1 + d * d);
   }
 
-  private static float ease(float from, float to, float x) {
-    float t = (x - from) / (to - from);
-    t = t < 0 ? 0 : t > 1 ? 1 : t;
+  /** What highlights and shadows add where the surroundings have this tone. */
+  private static float lift(float base, float highlights, float shadows) {
+    return shadows * 0.015f * dark(base) * held(base) + highlights * 0.012f * light(base);
+  }
+
+  /** 0 from two stops below white up, 1 from about five below down. */
+  private static float dark(float base) {
+    return ease((-1.8f - base) * (1 / 3.4f));
+  }
+
+  /** What is left of a lift in the deepest tones, which turn to mud if they rise as others do. */
+  private static float held(float base) {
+    return 1 - 0.75f * ease((-6.5f - base) * (1 / 4.5f));
+  }
+
+  /** 0 from two and a half stops below white down, 1 at white. */
+  private static float light(float base) {
+    return ease((base + 2.6f) * (1 / 2.8f));
+  }
+
+  private static float ease(float x) {
+    // x kept within 0 and 1 without a branch; the compiler makes one vector step of it
+    float t = 0.5f + 0.5f * (Math.abs(x) - Math.abs(x - 1));
     return t * t * (3 - 2 * t);
   }
 
   /** Finds the base of the picture below. */
   @Override
   public Ready prepare(Below below) {
-    boolean needsBase = shadows != 0 || highlights != 0;
-    Plane stops = needsBase ? stops(below.picture()) : Plane.of(1, 1);
+    Plane stops = shadows != 0 || highlights != 0 ? below.stops() : Plane.of(1, 1);
     int radius = Math.max(2, Math.round(Math.max(stops.width(), stops.height()) * 0.022f));
     int[] box = below.region().box();
-    Guided base =
-        needsBase && box[0] < box[2]
+    Guided maps =
+        stops.width() > 1 && box[0] < box[2]
             ? Guided.within(stops, box, radius, EDGE)
-            : new Guided(stops, stops);
-    return new Work(
-        tables(), base, needsBase, below.analysis().fullWidth(), below.analysis().fullHeight());
+            : new Guided(Plane.of(1, 1), Plane.of(1, 1));
+    return new Work(this, maps, below.analysis().fullWidth(), below.analysis().fullHeight());
   }
 
-  private static Plane stops(Picture p) {
-    Plane stops = Plane.of(p.width(), p.height());
-    for (int i = 0; i < stops.data().length; i++) {
-      stops.data()[i] = Stops.of(p.luminanceAt(i));
-    }
-    return stops;
-  }
-
-  /** Gains by tone and by tone of the surroundings, which add up; 32 entries a stop. */
-  private float[][] tables() {
-    Tone byTone = new Tone(exposure, contrast, 0, 0);
-    Tone byPlace = new Tone(0, 0, highlights, shadows);
-    float[][] t = new float[2][STEPS + 2];
-    for (int i = 0; i < STEPS + 2; i++) {
-      float stops = Stops.BLACK + i / PER_STOP;
-      t[0][i] = gain(byTone, stops, stops);
-      t[1][i] = gain(byPlace, stops, stops);
-    }
-    return t;
-  }
-
-  private record Work(
-      float[][] tables, Guided base, boolean needsBase, int fullWidth, int fullHeight)
-      implements Ready {
+  private record Work(Tone tone, Guided maps, int fullWidth, int fullHeight)
+      implements Ready.OnTones {
 
     @Override
-    public int margin(double scale) {
-      return 0;
-    }
-
-    private static float look(float[] table, float stops) {
-      float at = (stops - Stops.BLACK) * PER_STOP;
-      at = at < 0 ? 0 : at > STEPS ? STEPS : at;
-      int i = (int) at;
-      return table[i] + (table[i + 1] - table[i]) * (at - i);
-    }
-
-    @Override
-    public void apply(Tile tile) {
+    public void apply(Tile tile, Tones tones, int start) {
       Raster raster = tile.raster();
-      MapRows rows =
-          new MapRows(base.slope().width(), base.slope().height(), fullWidth, fullHeight, raster);
-      float[] slope = new float[raster.width()];
-      float[] offset = new float[raster.width()];
+      int w = raster.width();
+      boolean byPlace = tone.highlights != 0 || tone.shadows != 0;
+      MapRows[] maps =
+          byPlace
+              ? MapRows.of(fullWidth, fullHeight, raster, this.maps.slope(), this.maps.offset())
+              : new MapRows[0];
+      float[] base = new float[w];
+      float[] work = new float[w];
+      float[] gain = new float[w];
       for (int j = 0; j < raster.height(); j++) {
         int from = tile.region().from(j);
         int to = tile.region().to(j);
         if (from >= to) {
           continue;
         }
-        if (needsBase) {
-          rows.row(base.slope().data(), j, from, to, slope, 0);
-          rows.row(base.offset().data(), j, from, to, offset, 0);
+        int at = start + j * w;
+        Arrays.fill(gain, from, to, (float) tone.exposure);
+        if (tone.contrast != 0) {
+          addBend(tones.stops(), at, from, to, (float) tone.contrast, gain);
         }
-        line(tile, j, from, to, slope, offset);
+        if (byPlace) {
+          base(maps, j, tones.stops(), at, from, to, work, base);
+          addLift(base, from, to, (float) tone.highlights, (float) tone.shadows, work, gain);
+        }
+        limit(tile, j, at, from, to, tones.stops(), gain);
+        add(gain, at, from, to, tones);
       }
     }
 
-    private void line(Tile tile, int j, int from, int to, float[] slope, float[] offset) {
-      int at = j * tile.raster().width();
-      int share = tile.region().row(j);
-      float[] region = tile.region().values();
-      float[] r = tile.picture().r();
-      float[] g = tile.picture().g();
-      float[] b = tile.picture().b();
-      boolean gated = !tile.gate().all();
+    // The loops below are short and plain, so that the compiler works on eight pixels at once; a
+    // longer one it would leave alone.
+
+    private static void addBend(
+        float[] stops, int at, int from, int to, float contrast, float[] gain) {
       for (int i = from; i < to; i++) {
-        float stops = Stops.of(Space.luminance(r[at + i], g[at + i], b[at + i]));
-        float amount = region[share + i] * tile.strength();
-        if (gated) {
-          amount *= tile.gate().open(stops);
+        gain[i] += bend(stops[at + i], contrast);
+      }
+    }
+
+    /** Tone of each pixel's surroundings. */
+    private static void base(
+        MapRows[] maps, int j, float[] stops, int at, int from, int to, float[] work, float[] out) {
+      maps[0].row(j, from, to, work, 0);
+      maps[1].row(j, from, to, out, 0);
+      for (int i = from; i < to; i++) {
+        out[i] += work[i] * stops[at + i];
+      }
+    }
+
+    private static void addLift(
+        float[] base,
+        int from,
+        int to,
+        float highlights,
+        float shadows,
+        float[] work,
+        float[] gain) {
+      if (shadows != 0) {
+        for (int i = from; i < to; i++) {
+          work[i] = shadows * 0.015f * dark(base[i]);
         }
-        float gain = look(tables[0], stops);
-        if (needsBase) {
-          gain += look(tables[1], slope[i] * stops + offset[i]);
+        for (int i = from; i < to; i++) {
+          gain[i] += work[i] * held(base[i]);
         }
-        float factor = Stops.light(gain * amount);
-        r[at + i] *= factor;
-        g[at + i] *= factor;
-        b[at + i] *= factor;
+      }
+      if (highlights != 0) {
+        for (int i = from; i < to; i++) {
+          gain[i] += highlights * 0.012f * light(base[i]);
+        }
+      }
+    }
+
+    private static void limit(
+        Tile tile, int j, int at, int from, int to, float[] stops, float[] gain) {
+      float[] share = tile.region().values();
+      int first = tile.region().row(j);
+      float strength = tile.strength();
+      for (int i = from; i < to; i++) {
+        gain[i] *= share[first + i] * strength;
+      }
+      if (!tile.gate().all()) {
+        tile.gate().limit(stops, at, from, to, gain);
+      }
+    }
+
+    private static void add(float[] gain, int at, int from, int to, Tones tones) {
+      float[] stops = tones.stops();
+      float[] sum = tones.gain();
+      for (int i = from; i < to; i++) {
+        stops[at + i] += gain[i];
+      }
+      for (int i = from; i < to; i++) {
+        sum[at + i] += gain[i];
       }
     }
   }

@@ -56,10 +56,63 @@ public record Picture(int width, int height, float[] r, float[] g, float[] b) {
     return out;
   }
 
+  /** The piece at {@code part}, always a copy. */
+  public Picture cut(Raster whole, Raster part) {
+    return whole.equals(part) ? copy() : part(whole, part);
+  }
+
   /** Copies rows of this picture into one of the same width. */
   public void rowsInto(Picture out, int fromRow, int rows, int toRow) {
+    into(out, 0, fromRow, 0, toRow, width, rows);
+  }
+
+  /** Copies a rectangle of this picture into another. */
+  public void into(Picture out, int x, int y, int toX, int toY, int w, int h) {
     for (int c = 0; c < 3; c++) {
-      System.arraycopy(channel(c), fromRow * width, out.channel(c), toRow * width, rows * width);
+      for (int j = 0; j < h; j++) {
+        System.arraycopy(
+            channel(c), (y + j) * width + x, out.channel(c), (toY + j) * out.width + toX, w);
+      }
+    }
+  }
+
+  /**
+   * The mean of every {@code factor} × {@code factor} pixels.
+   *
+   * @param whole where this picture lies
+   * @param exact {@link Raster#finer} of the raster wanted; what lies beyond this picture's edge
+   *     repeats the edge
+   */
+  public Picture averaged(Raster whole, Raster exact, int factor) {
+    Picture out = of(exact.width() / factor, exact.height() / factor);
+    int left = exact.x() - whole.x();
+    int top = exact.y() - whole.y();
+    Bands.of(
+        out.height,
+        32,
+        (from, to) -> {
+          for (int c = 0; c < 3; c++) {
+            for (int y = from; y < to; y++) {
+              for (int v = 0; v < factor; v++) {
+                int row = Math.min(height - 1, top + y * factor + v) * width;
+                addRow(channel(c), row, left, factor, out.channel(c), y * out.width, out.width);
+              }
+            }
+          }
+        });
+    return out;
+  }
+
+  private void addRow(float[] in, int row, int left, int factor, float[] sum, int at, int n) {
+    float share = 1f / (factor * factor);
+    int safe = Math.max(0, Math.min(n, (width - left) / factor));
+    for (int x = 0; x < n; x++) {
+      float s = 0;
+      for (int u = 0; u < factor; u++) {
+        int k = left + x * factor + u;
+        s += in[row + (x < safe ? k : Math.min(width - 1, k))];
+      }
+      sum[at + x] += s * share;
     }
   }
 }

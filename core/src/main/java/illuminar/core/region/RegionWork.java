@@ -88,13 +88,11 @@ public final class RegionWork {
                 Gauss.smooth(
                     new Plane(whole.width(), whole.height(), hard(region, whole, analysis, frames)),
                     region.feather() / 2 * scale));
-    MapRows rows =
-        new MapRows(
-            whole.width(), whole.height(), analysis.fullWidth(), analysis.fullHeight(), raster);
+    MapRows rows = MapRows.of(analysis.fullWidth(), analysis.fullHeight(), raster, soft)[0];
     float[] out = new float[raster.pixels()];
-    if (rows.reach(soft.data())) {
+    if (rows.reach()) {
       for (int j = 0; j < raster.height(); j++) {
-        rows.row(soft.data(), j, out, j * raster.width());
+        rows.row(j, out, j * raster.width());
       }
     }
     return out;

@@ -3,7 +3,6 @@ package illuminar.core.render;
 import illuminar.core.colour.Space;
 import illuminar.core.colour.Srgb;
 import illuminar.core.picture.Picture;
-import java.util.stream.IntStream;
 
 /** From working light to sRGB codes (IEC 61966-2-1); what lies outside is clipped. */
 public final class Display {
@@ -19,23 +18,24 @@ public final class Display {
 
   private Display() {}
 
-  /** Interleaved 8-bit codes, in order blue, green, red where {@code bgr}. */
-  public static byte[] to8(Picture p, boolean bgr) {
-    byte[] out = new byte[p.r().length * 3];
-    int first = bgr ? 2 : 0;
-    IntStream.range(0, p.height())
-        .parallel()
-        .forEach(
-            y -> {
-              for (int i = y * p.width(); i < (y + 1) * p.width(); i++) {
-                float r = p.r()[i];
-                float g = p.g()[i];
-                float b = p.b()[i];
-                out[3 * i + first] = Srgb.code8(A * r + B * g + C * b);
-                out[3 * i + 1] = Srgb.code8(D * r + E * g + F * b);
-                out[3 * i + 2 - first] = Srgb.code8(G * r + H * g + I * b);
-              }
-            });
+  /** Interleaved 8-bit codes, red, green, blue. */
+  public static byte[] to8(Picture p) {
+    return to8(p, 0, p.height());
+  }
+
+  /** The same for some of the rows. */
+  public static byte[] to8(Picture p, int fromRow, int toRow) {
+    byte[] out = new byte[(toRow - fromRow) * p.width() * 3];
+    int k = 0;
+    for (int i = fromRow * p.width(); i < toRow * p.width(); i++) {
+      float r = p.r()[i];
+      float g = p.g()[i];
+      float b = p.b()[i];
+      out[k] = Srgb.code8(A * r + B * g + C * b);
+      out[k + 1] = Srgb.code8(D * r + E * g + F * b);
+      out[k + 2] = Srgb.code8(G * r + H * g + I * b);
+      k += 3;
+    }
     return out;
   }
 

@@ -18,7 +18,7 @@ import java.util.function.Supplier;
  *
  * @param below the small picture under each step, and the final one
  */
-record Plan(Ground ground, List<Step> steps, List<Picture> below) {
+record Plan(Ground ground, List<Step> steps, List<Developing> below) {
   static final Plan NONE = new Plan(new Ground.OneFrame(""), List.of(), List.of());
 
   /** Plans a recipe; what stands under the first change since {@code before} is taken over. */
@@ -26,9 +26,9 @@ record Plan(Ground ground, List<Step> steps, List<Picture> below) {
       Recipe recipe, Plan before, Analysis analysis, Masks masks, Supplier<Picture> smallGround) {
     Raster grid = analysis.small();
     List<Step> steps = new ArrayList<>();
-    List<Picture> below = new ArrayList<>();
+    List<Developing> below = new ArrayList<>();
     boolean same = recipe.ground().equals(before.ground);
-    Picture small = same ? before.below.get(0) : smallGround.get();
+    Developing small = same ? before.below.get(0) : Developing.of(smallGround.get());
     below.add(small);
     for (Pass pass : recipe.passes()) {
       if (!pass.active()) {
@@ -49,37 +49,41 @@ record Plan(Ground ground, List<Step> steps, List<Picture> below) {
         Ready ready = pass.move().prepare(new Below(analysis, grid, small, share));
         Step step = new Step(pass, region, ready);
         steps.add(step);
-        small = small.copy();
-        step.apply(grid, small, share, id -> analysis.draw(id, grid));
+        Run run = new Run(grid.height(), s -> share, r -> id -> analysis.draw(id, r));
+        small = run.over(List.of(step), small, grid);
       }
       below.add(small);
     }
     return new Plan(recipe.ground(), List.copyOf(steps), List.copyOf(below));
   }
 
-  /** Steps that this plan shares with another from the ground up; −1 if not even the ground. */
+  /** Steps that this plan shares with another from the ground up; 0 if not even the ground. */
   int shared(Plan other) {
-    if (!ground.equals(other.ground)) {
-      return -1;
-    }
     int n = 0;
-    while (n < steps.size() && n < other.steps.size() && steps.get(n) == other.steps.get(n)) {
+    while (ground.equals(other.ground)
+        && n < Math.min(steps.size(), other.steps.size())
+        && steps.get(n) == other.steps.get(n)) {
       n++;
+    }
+    return n;
+  }
+
+  /** How many steps, from the ground up, a preview works out on finer pixels. */
+  int fineSteps() {
+    int n = steps.size();
+    while (n > 0 && !steps.get(n - 1).fine()) {
+      n--;
     }
     return n;
   }
 
   /** Pixels round a tile that steps from {@code from} up to {@code to} read. */
   int margin(int from, int to, double scale) {
-    int sum = 0;
-    for (Step s : steps.subList(from, to)) {
-      sum += s.margin(scale);
-    }
-    return sum;
+    return steps.subList(from, to).stream().mapToInt(s -> s.margin(scale)).sum();
   }
 
   /** What the picture above the first {@code n} steps is kept under. */
-  Object key(int n, Raster raster) {
-    return List.of(raster, ground, List.copyOf(steps.subList(0, n)));
+  Object key(int n, Raster raster, boolean averaged) {
+    return List.of(raster, averaged, ground, List.copyOf(steps.subList(0, n)));
   }
 }

@@ -1,16 +1,43 @@
 package illuminar.core.render;
 
+import illuminar.core.picture.Picture;
+
 /**
  * A pass with everything computed that has to see far, ready to work on tiles. Safe for many
  * threads.
  */
-public interface Ready {
+public sealed interface Ready {
 
-  /** How many pixels round a tile this pass reads at a scale. */
-  int margin(double scale);
+  /** A pass that changes colours or reads round about. */
+  non-sealed interface OnLight extends Ready {
 
-  /**
-   * Works on a tile in place. Pixels within {@link #margin} of the tile's edge may come out wrong.
-   */
-  void apply(Tile tile);
+    /** How many pixels round a tile this pass reads at a scale. */
+    int margin(double scale);
+
+    /**
+     * Whether the pass has edges finer than the pixels of a preview, so that a preview has to be
+     * worked out on finer pixels and averaged.
+     */
+    boolean fine();
+
+    /**
+     * Works on a tile in place. Pixels within {@link #margin} of the tile's edge may come out
+     * wrong.
+     *
+     * @param picture linear BT.2020; modified
+     */
+    void apply(Tile tile, Picture picture);
+  }
+
+  /** A pass that only brightens and darkens, by one gain for all channels. */
+  non-sealed interface OnTones extends Ready {
+
+    /**
+     * Works on rows of a picture.
+     *
+     * @param tones of a picture as wide as the tile; both arrays are modified
+     * @param start index of the tile's first pixel
+     */
+    void apply(Tile tile, Tones tones, int start);
+  }
 }

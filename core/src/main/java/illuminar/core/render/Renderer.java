@@ -10,11 +10,10 @@ import illuminar.core.recipe.Recipe;
 import illuminar.core.region.Region;
 import illuminar.core.region.RegionWork;
 import illuminar.core.region.Share;
-import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.stream.IntStream;
 
 /**
@@ -23,8 +22,12 @@ import java.util.stream.IntStream;
  * arithmetic: results do not depend on tiling, threads or what was kept.
  */
 public final class Renderer {
-  private static final int BAND = 48;
+  public static long[] T = new long[3];
+  private static final int BAND = 72;
   private static final int GROUND_BAND = 96;
+
+  /** Previews of less than half size work edges out on pixels so many times finer. */
+  private static final int FINER = 2;
 
   private final Analysis analysis;
   private final RenderCache cache;
@@ -43,34 +46,92 @@ public final class Renderer {
     return analysis;
   }
 
-  private record GroundKey(Ground ground, Raster raster) {}
-
   /** The picture at a raster, linear BT.2020. Kept: not to be modified. */
   public Picture picture(Recipe recipe, Raster raster) {
     Plan before = last;
+    long t0 = System.nanoTime();
     Plan plan = plan(recipe, before);
+    T[0] += System.nanoTime() - t0;
+    t0 = System.nanoTime();
     last = plan;
     int n = plan.steps().size();
-    Raster wide =
-        raster.grown(
-            plan.margin(0, n, raster.scale()), analysis.fullWidth(), analysis.fullHeight());
-    int start = n;
-    while (start > 0 && !cache.has(plan.key(start, wide))) {
-      start--;
+    int shared = plan.shared(before);
+    int finer = raster.scale() * FINER <= 1.0001 ? FINER : 1;
+    int fine = finer == 1 ? 0 : plan.fineSteps();
+    Raster wide = grown(raster, plan.margin(fine, n, raster.scale()));
+    Developing done =
+        finer == 1
+            ? reach(new Stretch(plan, 0, n, shared, wide, false), () -> ground(plan, wide))
+            : reach(
+                new Stretch(plan, fine, n, shared, wide, true),
+                () -> averaged(plan, fine, shared, wide));
+    T[1] += System.nanoTime() - t0;
+    t0 = System.nanoTime();
+    Picture q = done.settled(wide, raster);
+    T[2] += System.nanoTime() - t0;
+    return q;
+  }
+
+  private Raster grown(Raster raster, int margin) {
+    return raster.grown(margin, analysis.fullWidth(), analysis.fullHeight());
+  }
+
+  /** The picture above the first {@code steps}, worked out on finer pixels. */
+  private Picture averaged(Plan plan, int steps, int shared, Raster wide) {
+    Raster exact = wide.finer(FINER);
+    Raster finer = grown(exact, plan.margin(0, steps, exact.scale()));
+    Developing done =
+        reach(
+            new Stretch(plan, 0, steps, Math.min(steps, shared), finer, false),
+            () -> ground(plan, finer));
+    return done.settled().averaged(finer, exact, FINER);
+  }
+
+  /**
+   * Steps of a plan to be run on one raster.
+   *
+   * @param shared how many steps stood unchanged in the plan before
+   */
+  private record Stretch(Plan plan, int from, int to, int shared, Raster raster, boolean averaged) {
+    Object key(int n) {
+      return plan.key(n, raster, averaged);
     }
-    long size = wide.pixels() * 12L;
-    Picture base =
-        start == 0
-            ? ground(plan.ground(), wide)
-            : cache.get(
-                plan.key(start, wide), Picture.class, size, () -> ground(plan.ground(), wide));
-    int changed = Math.max(0, plan.shared(before));
-    if (changed > start && changed < n) {
-      base = run(plan, start, changed, base, wide);
-      cache.put(plan.key(changed, wide), base, size);
-      start = changed;
+
+    int highestKept(RenderCache cache) {
+      int n = to;
+      while (n > from && !cache.has(key(n))) {
+        n--;
+      }
+      return n;
     }
-    return (start == n ? base : run(plan, start, n, base, wide)).part(wide, raster);
+
+    /** Measures tones once for all moves of a step that works on them. */
+    Developing kept(int n, Developing d) {
+      return n < to && plan.steps().get(n).onTones() && !d.pending() ? d.metered() : d;
+    }
+  }
+
+  /**
+   * The picture above a stretch, from the highest that is kept; keeps what stands below the step
+   * that is being changed.
+   */
+  private Developing reach(Stretch s, Supplier<Picture> base) {
+    int start = s.highestKept(cache);
+    Developing now =
+        cache.get(
+            s.key(start),
+            Developing.class,
+            s.raster.pixels() * 20L,
+            () -> s.kept(start, Developing.of(base.get())));
+    Run run = new Run(BAND, step -> masks.share(step, s.raster), r -> frames.within(r, s.raster));
+    int next = start;
+    if (s.shared > start && s.shared < s.to) {
+      now = run.over(s.plan.steps().subList(start, s.shared), now, s.raster);
+      now = s.kept(s.shared, now);
+      cache.put(s.key(s.shared), now, now.bytes());
+      next = s.shared;
+    }
+    return run.over(s.plan.steps().subList(next, s.to), now, s.raster);
   }
 
   private Plan plan(Recipe recipe, Plan before) {
@@ -96,15 +157,8 @@ public final class Renderer {
     return p;
   }
 
-  private Picture ground(Ground ground, Raster raster) {
-    return cache.get(
-        new GroundKey(ground, raster),
-        Picture.class,
-        raster.pixels() * 12L,
-        () -> groundInBands(ground, raster));
-  }
-
-  private Picture groundInBands(Ground ground, Raster raster) {
+  private Picture ground(Plan plan, Raster raster) {
+    Ground ground = plan.ground();
     Picture out = Picture.of(raster.width(), raster.height());
     if (ground instanceof Ground.EvenBlend blend) {
       analysis.blend(blend);
@@ -126,33 +180,6 @@ public final class Renderer {
       return p;
     }
     return analysis.blend((Ground.EvenBlend) ground).draw(raster);
-  }
-
-  /**
-   * Runs steps over the whole of {@code wide} in bands, on all cores. {@code base} is not modified.
-   */
-  private Picture run(Plan plan, int from, int to, Picture base, Raster wide) {
-    List<Share> shares = new ArrayList<>();
-    for (Step s : plan.steps().subList(from, to)) {
-      shares.add(masks.share(s, wide));
-    }
-    int margin = plan.margin(from, to, wide.scale());
-    Picture out = Picture.of(wide.width(), wide.height());
-    Bands.of(
-        wide.height(),
-        BAND,
-        (y0, y1) -> {
-          int top = Math.max(0, y0 - margin);
-          int end = Math.min(wide.height(), y1 + margin);
-          Raster tile = wide.part(0, top, wide.width(), end - top);
-          Picture p = tile.equals(wide) ? base.copy() : base.part(wide, tile);
-          for (int k = from; k < to; k++) {
-            Share share = shares.get(k - from).part(0, top, wide.width(), end - top);
-            plan.steps().get(k).apply(tile, p, share, frames.within(tile, wide));
-          }
-          p.rowsInto(out, y0 - top, y1 - y0, y0);
-        });
-    return out;
   }
 
   /** Receives finished tiles of a delivery, from several threads at once. */
@@ -195,11 +222,13 @@ public final class Renderer {
   private Picture tile(Plan plan, Raster wide) {
     Map<String, Picture> drawn = new HashMap<>();
     Function<String, Picture> once = id -> drawn.computeIfAbsent(id, i -> analysis.draw(i, wide));
-    RegionWork.Frames any = r -> r.equals(wide) ? once : id -> analysis.draw(id, r);
-    Picture p = drawGround(plan.ground(), wide, once);
-    for (Step s : plan.steps()) {
-      s.apply(wide, p, masks.once(s, wide, any), once);
-    }
-    return p;
+    RegionWork.Frames any =
+        r ->
+            r.equals(wide)
+                ? once
+                : id -> drawn.containsKey(id) ? once.apply(id).part(wide, r) : analysis.draw(id, r);
+    Picture ground = drawGround(plan.ground(), wide, once);
+    Run run = new Run(wide.height(), s -> masks.once(s, wide, any), any);
+    return run.over(plan.steps(), Developing.of(ground), wide).settled();
   }
 }

@@ -32,11 +32,24 @@ final class Step {
     return pass.where().outside();
   }
 
-  int margin(double scale) {
-    return ready.margin(scale);
+  Ready ready() {
+    return ready;
   }
 
-  void apply(Raster raster, Picture picture, Share share, Function<String, Picture> frames) {
-    ready.apply(new Tile(raster, picture, share, pass.gate(), (float) pass.strength(), frames));
+  boolean onTones() {
+    return ready instanceof Ready.OnTones;
+  }
+
+  int margin(double scale) {
+    return ready instanceof Ready.OnLight light ? light.margin(scale) : 0;
+  }
+
+  boolean fine() {
+    return ready instanceof Ready.OnLight light && light.fine();
+  }
+
+  /** This step's task on a piece of the picture. */
+  Tile tile(Raster raster, Share share, Function<String, Picture> frames) {
+    return new Tile(raster, share, pass.gate(), (float) pass.strength(), frames);
   }
 }

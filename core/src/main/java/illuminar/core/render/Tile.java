@@ -7,22 +7,16 @@ import illuminar.core.region.Share;
 import java.util.function.Function;
 
 /**
- * A piece of the picture on its way through the passes.
+ * Where and how strongly a pass works.
  *
  * @param raster which pixels these are
- * @param picture their colours, linear BT.2020; a pass writes its result here
  * @param region the region's share at each pixel, already turned round where outside is meant
  * @param gate which tones underneath the pass may change
  * @param strength 0 to 1
  * @param frames draws a frame at these pixels, display-linear with sRGB primaries
  */
 public record Tile(
-    Raster raster,
-    Picture picture,
-    Share region,
-    Gate gate,
-    float strength,
-    Function<String, Picture> frames) {
+    Raster raster, Share region, Gate gate, float strength, Function<String, Picture> frames) {
 
   /** Gate × strength for a tone underneath, in stops below white. */
   public float amount(float stops) {

@@ -125,7 +125,7 @@ public record Camera(double gain, double fullWell, double read, double[] white) 
     byte[] out = new byte[sensor.length];
     for (int i = 0; i < sensor.length; i += 3) {
       for (int c = 0; c < 3; c++) {
-        out[i + 2 - c] = (byte) (int) Math.round(255 * Srgb.encode(curve(sensor[i + c])));
+        out[i + c] = (byte) (int) Math.round(255 * Srgb.encode(curve(sensor[i + c])));
       }
     }
     return out;

@@ -40,12 +40,11 @@ final class Finished {
 
   void write(DeliveryWork.Format format, int quality, Path file) throws IOException {
     if (format == DeliveryWork.Format.JPEG) {
-      byte[] bgr = new byte[width() * height() * 3];
-      renderer.deliver(
-          recipe, scale, TILE, TILE / 2, (tile, p) -> rows(Display.to8(p, true), tile, bgr));
+      byte[] rgb = new byte[width() * height() * 3];
+      renderer.deliver(recipe, scale, TILE, TILE / 2, (tile, p) -> rows(Display.to8(p), tile, rgb));
       try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(file))) {
         PictureWriter.jpeg(
-            PictureWriter.image8(width(), height(), bgr), quality / 100.0, legend, out);
+            PictureWriter.image8(width(), height(), rgb), quality / 100.0, legend, out);
       }
       return;
     }

@@ -7,12 +7,11 @@ import illuminar.core.ground.EvenBlendWork;
 import illuminar.core.intake.Grouping;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
-import illuminar.core.render.Display;
 import illuminar.files.BadPicture;
 import illuminar.files.Capture;
 import illuminar.files.Header;
 import illuminar.files.PictureReader;
-import illuminar.files.PictureWriter;
+import illuminar.files.ScreenJpeg;
 import illuminar.server.Settings;
 import illuminar.server.web.Problem;
 import java.io.IOException;
@@ -137,9 +136,7 @@ public class Card {
       Picture small = pyramid.draw(raster, Similarity.NONE, codes.width(), codes.height());
       double[] tone = tone(small);
       EvenBlendWork.toWork(small);
-      byte[] thumb =
-          PictureWriter.quickJpeg(
-              PictureWriter.image8(small.width(), small.height(), Display.to8(small, true)), 0.82);
+      byte[] thumb = ScreenJpeg.of(small, 0.82);
       Header upright = new Header(header.format(), codes.width(), codes.height());
       Read read =
           new Read(

@@ -5,11 +5,9 @@ import illuminar.core.measure.Reading;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
-import illuminar.core.recipe.Sentence;
 import illuminar.core.region.Region;
-import illuminar.core.render.Display;
 import illuminar.core.render.Renderer;
-import illuminar.files.PictureWriter;
+import illuminar.files.ScreenJpeg;
 import illuminar.server.recipe.RecipeJson;
 import illuminar.server.shoot.View;
 import illuminar.server.view.OpenViews;
@@ -20,7 +18,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.function.Function;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.web.socket.WebSocketSession;
@@ -97,7 +94,7 @@ final class Desk {
         head.put("kind", "problem");
         head.put("seq", next.path("seq").asLong(0));
         head.put("said", e.getMessage() == null ? e.toString() : e.getMessage());
-        send(head, new byte[0]);
+        send(head);
         LOG.debug("preview failed", e);
       }
     }
@@ -112,7 +109,7 @@ final class Desk {
     }
   }
 
-  private void send(Map<String, Object> head, byte[] body) {
+  private void send(Map<String, Object> head, byte[]... body) {
     PreviewSocket.send(session, json.write(head).getBytes(StandardCharsets.UTF_8), body);
   }
 
@@ -137,24 +134,17 @@ final class Desk {
     Raster raster = raster(request.path("raster"));
     String frame = request.path("frame").asString("");
     Map<String, Object> head = new LinkedHashMap<>();
-    Picture p;
-    if (frame.isEmpty()) {
-      Recipe recipe = json.convert(request.path("recipe"), Recipe.class);
-      p = renderer.picture(recipe, raster);
-      Function<String, String> names = id -> request.path("frameNames").path(id).asString(id);
-      head.put(
-          "sentences", recipe.passes().stream().map(x -> Sentence.of(x, recipe, names)).toList());
-    } else {
-      p = renderer.frame(frame, raster);
-    }
+    Picture p =
+        frame.isEmpty()
+            ? renderer.picture(json.convert(request.path("recipe"), Recipe.class), raster)
+            : renderer.frame(frame, raster);
     shown = p;
     shownAt = raster;
-    byte[] codes = Display.to8(p, true);
     long rendered = System.nanoTime();
-    byte[] body =
-        PictureWriter.quickJpeg(
-            PictureWriter.image8(p.width(), p.height(), codes),
-            request.path("quality").asDouble(0.9));
+    List<ScreenJpeg.Strip> strips = ScreenJpeg.strips(p, request.path("quality").asDouble(0.9));
+    head.put(
+        "strips",
+        strips.stream().map(s -> Map.of("rows", s.rows(), "bytes", s.jpeg().length)).toList());
     head.put("kind", "picture");
     head.put("seq", request.path("seq").asLong(0));
     head.put("raster", raster);
@@ -162,7 +152,7 @@ final class Desk {
     head.put("probes", readings(request.path("probes")));
     head.put("renderMs", (rendered - start) / 1e6);
     head.put("serverMs", (System.nanoTime() - start) / 1e6);
-    send(head, body);
+    send(head, strips.stream().map(ScreenJpeg.Strip::jpeg).toArray(byte[][]::new));
   }
 
   private List<Object> readings(JsonNode probes) {
@@ -193,7 +183,7 @@ final class Desk {
     head.put("kind", "read");
     head.put("seq", request.path("seq").asLong(0));
     head.put("probes", readings(request.path("probes")));
-    send(head, new byte[0]);
+    send(head);
   }
 
   /** A region as a grey picture. */

@@ -6,7 +6,9 @@ import illuminar.server.shoot.ShootService;
 import illuminar.server.shoot.View;
 import illuminar.server.view.OpenViews;
 import java.io.IOException;
+import java.nio.ByteBuffer;
 import java.security.Principal;
+import java.util.Arrays;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
@@ -22,7 +24,8 @@ import org.springframework.web.socket.handler.TextWebSocketHandler;
 
 /**
  * Previews over a socket: the latest request of a kind wins, older ones are dropped before they
- * start. An answer is one binary message: length of a JSON head (four bytes), the head, a picture.
+ * start. An answer is one binary message: length of a JSON head (four bytes), the head, and a
+ * picture in one or more strips.
  */
 @Component
 class PreviewSocket extends TextWebSocketHandler {
@@ -73,9 +76,13 @@ class PreviewSocket extends TextWebSocketHandler {
     }
   }
 
-  static void send(WebSocketSession session, byte[] head, byte[] body) {
-    java.nio.ByteBuffer bytes = java.nio.ByteBuffer.allocate(4 + head.length + body.length);
-    bytes.putInt(head.length).put(head).put(body).flip();
+  static void send(WebSocketSession session, byte[] head, byte[]... body) {
+    int length = 4 + head.length + Arrays.stream(body).mapToInt(b -> b.length).sum();
+    ByteBuffer bytes = ByteBuffer.allocate(length).putInt(head.length).put(head);
+    for (byte[] b : body) {
+      bytes.put(b);
+    }
+    bytes.flip();
     try {
       synchronized (session) {
         if (session.isOpen()) {

@@ -2,9 +2,8 @@ package illuminar.server.view;
 
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
-import illuminar.core.render.Display;
 import illuminar.core.render.Renderer;
-import illuminar.files.PictureWriter;
+import illuminar.files.ScreenJpeg;
 import illuminar.server.account.Member;
 import illuminar.server.recipe.RecipeService;
 import illuminar.server.shoot.FrameRow;
@@ -80,9 +79,8 @@ class PictureController {
     return ResponseEntity.ok().cacheControl(control).contentType(MediaType.IMAGE_JPEG).body(bytes);
   }
 
-  private static byte[] jpeg(Picture p) throws IOException {
-    return PictureWriter.quickJpeg(
-        PictureWriter.image8(p.width(), p.height(), Display.to8(p, true)), 0.85);
+  private static byte[] jpeg(Picture p) {
+    return ScreenJpeg.of(p, 0.85);
   }
 
   @GetMapping(value = "/frames/{id}/thumb", produces = MediaType.IMAGE_JPEG_VALUE)

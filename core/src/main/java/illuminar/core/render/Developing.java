@@ -1,0 +1,93 @@
+package illuminar.core.render;
+
+import illuminar.core.colour.Stops;
+import illuminar.core.picture.Bands;
+import illuminar.core.picture.Picture;
+import illuminar.core.picture.Raster;
+
+/**
+ * A picture on its way through the passes: light × 2^gain. A pass that only brightens and darkens
+ * reads the present tone and adds to the gain; the light is multiplied once, when somebody needs
+ * it. Arrays are shared and not modified.
+ *
+ * @param light linear BT.2020, without the gain
+ * @param tones tone and gain of each pixel; {@link Tones#NONE} where nothing is pending
+ */
+record Developing(Picture light, Tones tones) {
+  private static final int BAND = 64;
+
+  static Developing of(Picture light) {
+    return new Developing(light, Tones.NONE);
+  }
+
+  boolean pending() {
+    return tones.stops().length > 0;
+  }
+
+  int width() {
+    return light.width();
+  }
+
+  int height() {
+    return light.height();
+  }
+
+  /** The same with tones of its own, to be written. */
+  Developing metered() {
+    return new Developing(light, pending() ? tones.copy() : measured());
+  }
+
+  private Tones measured() {
+    Tones t = Tones.of(light.r().length);
+    Bands.of(
+        height(),
+        BAND,
+        (from, to) -> {
+          for (int i = from * width(); i < to * width(); i++) {
+            t.stops()[i] = Stops.of(light.luminanceAt(i));
+          }
+        });
+    return t;
+  }
+
+  /** Tone of every pixel in stops below white; not to be modified. */
+  float[] stops() {
+    return pending() ? tones.stops() : measured().stops();
+  }
+
+  /** The finished light; not to be modified. */
+  Picture settled() {
+    if (!pending()) {
+      return light;
+    }
+    Picture out = Picture.of(width(), height());
+    Bands.of(
+        height(),
+        BAND,
+        (from, to) -> {
+          float[] factor = new float[width()];
+          for (int y = from; y < to; y++) {
+            Stops.light(tones.gain(), y * width(), factor, width());
+            for (int c = 0; c < 3; c++) {
+              multiply(light.channel(c), y * width(), factor, out.channel(c));
+            }
+          }
+        });
+    return out;
+  }
+
+  private static void multiply(float[] in, int at, float[] factor, float[] out) {
+    for (int i = 0; i < factor.length; i++) {
+      out[at + i] = in[at + i] * factor[i];
+    }
+  }
+
+  /** The finished light of a piece. */
+  Picture settled(Raster whole, Raster part) {
+    return settled().part(whole, part);
+  }
+
+  long bytes() {
+    return light.r().length * (pending() ? 20L : 12L);
+  }
+}

@@ -1,0 +1,110 @@
+package illuminar.core.render;
+
+import illuminar.core.picture.Bands;
+import illuminar.core.picture.Picture;
+import illuminar.core.picture.Raster;
+import illuminar.core.region.RegionWork;
+import illuminar.core.region.Share;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Function;
+
+/**
+ * Runs steps over a piece of the picture in bands of rows. Steps that only brighten and darken run
+ * together on tones; the others run on finished light, and only in the box that they reach.
+ *
+ * @param band rows of a band; bands are shared out to all cores
+ * @param shares a step's share at the raster of the piece
+ * @param frames draws frames at any raster
+ */
+record Run(int band, Function<Step, Share> shares, RegionWork.Frames frames) {
+
+  /** {@code base} is not modified. */
+  Developing over(List<Step> steps, Developing base, Raster raster) {
+    Developing now = base;
+    int k = 0;
+    while (k < steps.size()) {
+      boolean tones = steps.get(k).onTones();
+      int end = k + 1;
+      while (end < steps.size() && steps.get(end).onTones() == tones) {
+        end++;
+      }
+      List<Step> alike = steps.subList(k, end);
+      List<Share> where = new ArrayList<>();
+      alike.forEach(s -> where.add(shares.apply(s)));
+      now =
+          tones
+              ? onTones(alike, where, now.metered(), raster)
+              : Developing.of(onLight(alike, where, now.settled(), raster));
+      k = end;
+    }
+    return now;
+  }
+
+  /** {@code metered} is modified. */
+  private Developing onTones(
+      List<Step> steps, List<Share> shares, Developing metered, Raster raster) {
+    int w = raster.width();
+    Bands.of(
+        raster.height(),
+        band,
+        (y0, y1) -> {
+          Raster rows = raster.part(0, y0, w, y1 - y0);
+          for (int k = 0; k < steps.size(); k++) {
+            Share share = shares.get(k).part(0, y0, w, y1 - y0);
+            Tile tile = steps.get(k).tile(rows, share, frames.apply(rows));
+            ((Ready.OnTones) steps.get(k).ready()).apply(tile, metered.tones(), y0 * w);
+          }
+        });
+    return metered;
+  }
+
+  private Picture onLight(List<Step> steps, List<Share> shares, Picture base, Raster raster) {
+    int margin = steps.stream().mapToInt(s -> s.margin(raster.scale())).sum();
+    int[] box = reached(shares, margin, raster);
+    if (box[0] >= box[2]) {
+      return base;
+    }
+    Picture out = base.copy();
+    Bands.of(
+        box[3] - box[1],
+        band,
+        (from, to) -> {
+          int top = Math.max(0, box[1] + from - margin);
+          int end = Math.min(raster.height(), box[1] + to + margin);
+          int left = Math.max(0, box[0] - margin);
+          int width = Math.min(raster.width(), box[2] + margin) - left;
+          Raster tile = raster.part(left, top, width, end - top);
+          Picture p = base.cut(raster, tile);
+          for (int k = 0; k < steps.size(); k++) {
+            Share share = shares.get(k).part(left, top, width, end - top);
+            Tile work = steps.get(k).tile(tile, share, frames.apply(tile));
+            ((Ready.OnLight) steps.get(k).ready()).apply(work, p);
+          }
+          p.into(
+              out,
+              box[0] - left,
+              box[1] + from - top,
+              box[0],
+              box[1] + from,
+              box[2] - box[0],
+              to - from);
+        });
+    return out;
+  }
+
+  /** Left, top, right and bottom of all that the steps may change. */
+  private static int[] reached(List<Share> shares, int margin, Raster raster) {
+    int[] all = {raster.width(), raster.height(), 0, 0};
+    for (Share s : shares) {
+      int[] box = s.box();
+      if (box[0] < box[2]) {
+        all[0] = Math.min(all[0], Math.max(0, box[0] - margin));
+        all[1] = Math.min(all[1], Math.max(0, box[1] - margin));
+        all[2] = Math.max(all[2], Math.min(raster.width(), box[2] + margin));
+        all[3] = Math.max(all[3], Math.min(raster.height(), box[3] + margin));
+      }
+    }
+    return all;
+  }
+}
