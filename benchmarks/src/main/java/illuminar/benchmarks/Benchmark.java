@@ -28,6 +28,8 @@ import illuminar.files.Legend;
 import illuminar.files.PictureWriter;
 import illuminar.files.ScreenJpeg;
 import java.io.ByteArrayOutputStream;
+import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
@@ -57,7 +59,12 @@ public final class Benchmark {
   private Benchmark() {}
 
   public static void main(String[] args) throws Exception {
+    if (args.length > 0 && args[0].equals("memory")) {
+      memory(Path.of(args[1]));
+      return;
+    }
     DemoView demo = DemoView.read(Path.of("demo/card"), 6000);
+    peak(demo);
     List<LineUp.Placed> placed = demo.linedUp();
     Analysis analysis = demo.analysis(placed);
     control(analysis);
@@ -81,8 +88,15 @@ public final class Benchmark {
         row.met() ? "met" : "NOT MET");
   }
 
-  /** 12 passes and 8 regions of the kinds that exist. */
-  static Recipe busy(double exposure, int moved) {
+  /** Passes of {@link #busy}. */
+  static final int PASSES = 12;
+
+  /**
+   * 12 passes and 8 regions of the kinds that exist.
+   *
+   * @param value what the control of pass {@code moved} stands at
+   */
+  static Recipe busy(double value, int moved) {
     List<Region> regions = new ArrayList<>();
     regions.add(
         new Region(
@@ -127,10 +141,10 @@ public final class Benchmark {
               false));
     }
     List<Pass> passes = new ArrayList<>();
-    passes.add(pass("w", new BringFrame("f7", 0.9, 4), "r0", Gate.ALL));
-    passes.add(pass("h", new BringFrame("f1", 0.2, 0), "r1", Gate.ALL));
+    passes.add(pass("w", new BringFrame("f7", moved == 0 ? value % 2 : 0.9, 4), "r0", Gate.ALL));
+    passes.add(pass("h", new BringFrame("f1", moved == 1 ? value % 2 : 0.2, 0), "r1", Gate.ALL));
     for (int i = 0; i < 10; i++) {
-      double e = i == moved ? exposure : 0.05 * i;
+      double e = i + 2 == moved ? value : 0.05 * i;
       Tone tone = new Tone(e * 0.2, i % 3 == 0 ? 6 : 0, i % 2 == 0 ? -8 : 0, i % 2 == 1 ? 9 : 0);
       passes.add(
           pass(
@@ -151,15 +165,15 @@ public final class Benchmark {
   private static void control(Analysis analysis) throws Exception {
     Renderer renderer = new Renderer(analysis, new RenderCache(600_000_000));
     Raster raster = Raster.fitted(6000, 4000, 808);
-    double[] ms = new double[240];
-    for (int round = 0; round < ms.length + 60; round++) {
-      int moved = round / 20 % 10;
+    double[] ms = new double[20 * PASSES];
+    for (int round = -2 * ms.length; round < ms.length; round++) {
+      int moved = Math.floorMod(round / 20, PASSES);
       long start = System.nanoTime();
-      Picture p = renderer.picture(busy(0.01 * round, moved), raster);
+      Picture p = renderer.picture(busy(0.002 * (round + 600), moved), raster);
       ScreenJpeg.strips(p, 0.9);
       Histogram.of(p);
-      if (round >= 60) {
-        ms[round - 60] = (System.nanoTime() - start) / 1e6;
+      if (round >= 0) {
+        ms[round] = (System.nanoTime() - start) / 1e6;
       }
     }
     Arrays.sort(ms);
@@ -216,31 +230,12 @@ public final class Benchmark {
             true));
   }
 
-  /** Line-up and analysis not counted. */
+  /** Line-up and analysis not counted; the code is warm, as in a server that has delivered. */
   private static void deliver(Analysis analysis, double reference) throws Exception {
-    Recipe recipe = busy(0.1, 0);
     Renderer renderer = new Renderer(analysis, new RenderCache(1));
-    renderer.picture(recipe, Raster.fitted(6000, 4000, 200));
+    finished(renderer, busy(0.1, 2));
     long start = System.nanoTime();
-    byte[] rgb = new byte[6000 * 4000 * 3];
-    renderer.deliver(
-        recipe,
-        1,
-        512,
-        256,
-        (tile, p) -> {
-          byte[] from = Display.to8(p);
-          for (int j = 0; j < tile.height(); j++) {
-            System.arraycopy(
-                from,
-                j * tile.width() * 3,
-                rgb,
-                ((tile.y() + j) * 6000 + tile.x()) * 3,
-                tile.width() * 3);
-          }
-        });
-    ByteArrayOutputStream out = new ByteArrayOutputStream(1 << 24);
-    PictureWriter.jpeg(PictureWriter.image8(6000, 4000, rgb), 0.92, Legend.NONE, out);
+    finished(renderer, busy(0.1, 2));
     add(
         new Row(
             "deliver JPEG, 24 MP, 12 passes, 8 regions",
@@ -249,6 +244,74 @@ public final class Benchmark {
             "ms",
             0.5,
             true));
+  }
+
+  private static void finished(Renderer renderer, Recipe recipe) throws Exception {
+    int width = renderer.analysis().fullWidth();
+    int height = renderer.analysis().fullHeight();
+    byte[] rgb = new byte[width * height * 3];
+    renderer.deliver(
+        recipe,
+        1,
+        512,
+        256,
+        (tile, p) -> {
+          byte[] from = Display.to8(p);
+          int n = tile.width() * 3;
+          for (int j = 0; j < tile.height(); j++) {
+            System.arraycopy(from, j * n, rgb, ((tile.y() + j) * width + tile.x()) * 3, n);
+          }
+        });
+    ByteArrayOutputStream out = new ByteArrayOutputStream(1 << 24);
+    PictureWriter.jpeg(PictureWriter.image8(width, height, rgb), 0.92, Legend.NONE, out);
+  }
+
+  /** The same delivery in a process of its own, from files, as the server reads them. */
+  private static void peak(DemoView demo) throws Exception {
+    Path folder = Path.of(".run/benchmark");
+    Files.createDirectories(folder);
+    for (int i = 0; i < demo.codes().size(); i++) {
+      Codes c = demo.codes().get(i);
+      try (OutputStream out =
+          Files.newOutputStream(folder.resolve(demo.shots().get(i).file() + ".JPG"))) {
+        PictureWriter.jpeg(
+            PictureWriter.image8(c.width(), c.height(), c.eight()), 0.93, Legend.NONE, out);
+      }
+    }
+    Process child =
+        new ProcessBuilder(
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-Xmx1600m",
+                "-cp",
+                System.getProperty("java.class.path"),
+                Benchmark.class.getName(),
+                "memory",
+                folder.toString())
+            .redirectError(ProcessBuilder.Redirect.INHERIT)
+            .start();
+    String said = new String(child.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+    if (child.waitFor() != 0) {
+      throw new IllegalStateException("the delivery did not fit into its memory");
+    }
+    add(
+        new Row(
+            "peak resident memory of that delivery, eight frames read from files",
+            Double.parseDouble(said.trim()),
+            0,
+            "MB",
+            2000,
+            false));
+  }
+
+  private static void memory(Path folder) throws Exception {
+    DemoView demo = DemoView.read(folder, 0);
+    Analysis analysis = demo.analysis(demo.linedUp());
+    finished(new Renderer(analysis, new RenderCache(50_000_000)), busy(0.1, 2));
+    for (String line : Files.readAllLines(Path.of("/proc/self/status"))) {
+      if (line.startsWith("VmHWM:")) {
+        System.out.println(Long.parseLong(line.replaceAll("\\D", "")) / 1000.0);
+      }
+    }
   }
 
   private static void keep() throws Exception {

@@ -1,11 +1,13 @@
 package illuminar.core.analysis;
 
+import illuminar.core.colour.Stops;
 import illuminar.core.frame.Frame;
 import illuminar.core.frame.FrameRows;
 import illuminar.core.frame.Frames;
 import illuminar.core.ground.EvenBlendWork;
 import illuminar.core.ground.Ground;
 import illuminar.core.picture.Picture;
+import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
@@ -26,6 +28,7 @@ public final class Analysis {
   private final Map<String, Picture> drawn = new ConcurrentHashMap<>();
   private final Map<Ground.EvenBlend, EvenBlendWork> blends = new ConcurrentHashMap<>();
   private final Map<String, Picture> smallDrawn = new ConcurrentHashMap<>();
+  private final Map<String, Plane> lightStops = new ConcurrentHashMap<>();
   private volatile Panes panes;
 
   public Analysis(Frames frames) {
@@ -64,6 +67,20 @@ public final class Analysis {
     return at.equals(small)
         ? smallDrawn.computeIfAbsent(frame, id -> drawNow(id, at))
         : drawNow(frame, at);
+  }
+
+  /** Tones of a frame's light on the small grid, in stops; kept, do not modify. */
+  public Plane lightStops(String frame) {
+    return lightStops.computeIfAbsent(
+        frame,
+        id -> {
+          Picture p = draw(id, small);
+          Plane stops = Plane.of(p.width(), p.height());
+          for (int i = 0; i < stops.data().length; i++) {
+            stops.data()[i] = Stops.of(frames.response().luminance(p.r()[i], p.g()[i], p.b()[i]));
+          }
+          return stops;
+        });
   }
 
   private Picture drawNow(String frame, Raster at) {

@@ -8,22 +8,16 @@ import java.util.Arrays;
  * exposure: 1.0 just reaches the highest code. Codes are in [0, 1]. Both ways are monotonic.
  */
 public final class Response {
-  private static final int STEPS = 2048;
-
   private final float[][] light;
-  private final float[][] toLight;
-  private final float[][] toDisplay;
+  private final Curve[] toLight = new Curve[3];
+  private final Curve[] toDisplay = new Curve[3];
 
   private Response(float[][] light) {
     this.light = light;
-    toLight = new float[3][STEPS + 2];
-    toDisplay = new float[3][STEPS + 2];
     for (int c = 0; c < 3; c++) {
-      for (int i = 0; i < STEPS + 2; i++) {
-        double root = Math.min(1, i / (double) STEPS);
-        toLight[c][i] = (float) lightOf(light[c], Srgb.encode(root * root));
-        toDisplay[c][i] = (float) Srgb.decode(codeOf(light[c], root * root));
-      }
+      float[] curve = light[c];
+      toLight[c] = Curve.of(x -> lightOf(curve, Srgb.encode(x)));
+      toDisplay[c] = Curve.of(x -> Srgb.decode(codeOf(curve, x)));
     }
   }
 
@@ -104,7 +98,7 @@ public final class Response {
 
   /** Light behind a display-linear value in [0, 1], by table. */
   public float toLight(int channel, float display) {
-    return table(toLight[channel], display);
+    return toLight[channel].at(display);
   }
 
   /** Luminance of the light behind a display-linear colour with sRGB primaries, by table. */
@@ -112,21 +106,14 @@ public final class Response {
     return 0.2126f * toLight(0, r) + 0.7152f * toLight(1, g) + 0.0722f * toLight(2, b);
   }
 
-  /** Display-linear value of a light, by table; light above 1 is burnt. */
-  public float toDisplay(int channel, float amount) {
-    return table(toDisplay[channel], amount);
+  /** From display-linear values to those of the same light times {@code gain}. */
+  public Curve exposed(int channel, float gain) {
+    return Curve.of(x -> toDisplay(channel, toLight(channel, (float) x) * gain));
   }
 
-  private static float table(float[] t, float x) {
-    if (!(x > 0)) {
-      return t[0];
-    }
-    if (x >= 1) {
-      return t[STEPS];
-    }
-    float at = (float) Math.sqrt(x) * STEPS;
-    int i = (int) at;
-    return t[i] + (t[i + 1] - t[i]) * (at - i);
+  /** Display-linear value of a light, by table; light above 1 is burnt. */
+  public float toDisplay(int channel, float amount) {
+    return toDisplay[channel].at(amount);
   }
 
   /** Rows of light for 256 evenly spaced codes, for storing. */

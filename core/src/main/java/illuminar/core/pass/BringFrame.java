@@ -1,8 +1,10 @@
 package illuminar.core.pass;
 
+import illuminar.core.analysis.Analysis;
 import illuminar.core.colour.Matrix3;
 import illuminar.core.colour.Space;
 import illuminar.core.colour.Stops;
+import illuminar.core.frame.Curve;
 import illuminar.core.frame.Response;
 import illuminar.core.picture.Picture;
 import illuminar.core.render.Below;
@@ -68,30 +70,27 @@ public record BringFrame(
   /** Measures room and view on the small grid. */
   @Override
   public Ready prepare(Below below) {
-    Response response = below.analysis().frames().response();
-    Picture small = below.analysis().draw(frame, below.raster());
+    Analysis analysis = below.analysis();
+    Response response = analysis.frames().response();
+    float[] tones = below.stops().data();
+    float[] frameLight = analysis.lightStops(frame).data();
+    float[] region = below.region().copy();
     double room = 0;
     double roomShare = 1e-9;
     double view = 0;
     double viewShare = 1e-9;
-    float[] region = below.region().copy();
     for (int i = 0; i < region.length; i++) {
       float inside = region[i];
-      float y =
-          Space.luminance(below.picture().r()[i], below.picture().g()[i], below.picture().b()[i]);
-      room += (1 - inside) * Math.max(-8, Math.min(0, Stops.of(y)));
+      room += (1 - inside) * Math.max(-8, Math.min(0, tones[i]));
       roomShare += 1 - inside;
-      float light = response.luminance(small.r()[i], small.g()[i], small.b()[i]);
-      view += inside * Math.max(-10, Stops.of(light));
+      view += inside * Math.max(-10, frameLight[i]);
       viewShare += inside;
     }
-    double display = room / roomShare + over;
     if (roomShare < 1 || viewShare < 1e-3) {
-      return new Work(frame, response, (float) Math.pow(2, over), (float) edge);
+      return Work.of(frame, response, Math.pow(2, over), edge);
     }
-    double wanted = lightOfTone(response, display);
-    double gain = wanted / Math.pow(2, view / viewShare);
-    return new Work(frame, response, (float) gain, (float) edge);
+    double wanted = lightOfTone(response, room / roomShare + over);
+    return Work.of(frame, response, wanted / Math.pow(2, view / viewShare), edge);
   }
 
   /**
@@ -104,76 +103,128 @@ public record BringFrame(
     return response.toLight(1, (float) Math.pow(2, -0.15)) * Math.pow(2, stops + 0.15);
   }
 
-  private record Work(String frame, Response response, float gain, float edge)
-      implements Ready.OnLight {
+  /**
+   * @param exposed per channel, from the frame's display values to those at the new exposure
+   */
+  private record Work(String frame, Curve[] exposed, float edge) implements Ready.OnLight {
+
+    static Work of(String frame, Response response, double gain, double edge) {
+      Curve[] exposed = new Curve[3];
+      for (int c = 0; c < 3; c++) {
+        exposed[c] = response.exposed(c, (float) gain);
+      }
+      return new Work(frame, exposed, (float) edge);
+    }
 
     private int radius(double scale) {
-      return edge == 0 ? 0 : Math.max(1, (int) Math.round(edge * scale));
+      return Math.max(1, (int) Math.round(edge * scale));
     }
 
     @Override
     public int margin(double scale) {
-      return radius(scale) + 1;
+      return edge == 0 ? 0 : radius(scale) + 1;
     }
 
     @Override
     public boolean fine() {
-      return true;
+      return edge > 0;
     }
 
     @Override
     public void apply(Tile tile, Picture below) {
-      int w = tile.raster().width();
-      int h = tile.raster().height();
-      int radius = radius(tile.raster().scale());
       int[] box = tile.region().box();
       if (box[0] >= box[2]) {
         return;
       }
-      box =
-          new int[] {
-            Math.max(0, box[0] - radius - 1),
-            Math.max(0, box[1] - radius - 1),
-            Math.min(w, box[2] + radius + 1),
-            Math.min(h, box[3] + radius + 1)
-          };
+      Picture camera = tile.frames().apply(frame);
+      if (edge == 0) {
+        for (int j = box[1]; j < box[3]; j++) {
+          laid(tile, j, camera, below);
+        }
+      } else {
+        parted(tile, box, camera, below);
+      }
+    }
+
+    /** One row of the frame laid over, mixed by the region alone. */
+    private void laid(Tile tile, int j, Picture camera, Picture below) {
+      float[] share = tile.region().values();
+      int first = tile.region().row(j);
+      int row = j * below.width();
+      float[] colour = new float[3];
+      for (int x = tile.region().from(j); x < tile.region().to(j); x++) {
+        float m = share[first + x];
+        if (m > 0) {
+          int i = row + x;
+          expose(camera, i, colour);
+          m *= amount(tile, below, i);
+          below.r()[i] += (colour[0] - below.r()[i]) * m;
+          below.g()[i] += (colour[1] - below.g()[i]) * m;
+          below.b()[i] += (colour[2] - below.b()[i]) * m;
+        }
+      }
+    }
+
+    private static float amount(Tile tile, Picture below, int i) {
+      return tile.gate().all()
+          ? tile.strength()
+          : tile.strength() * tile.gate().open(Stops.of(below.luminanceAt(i)));
+    }
+
+    /** A pixel of the frame at its new exposure, linear BT.2020. */
+    private void expose(Picture camera, int i, float[] out) {
+      float r = exposed[0].at(camera.r()[i]);
+      float g = exposed[1].at(camera.g()[i]);
+      float b = exposed[2].at(camera.b()[i]);
+      out[0] = TO_WORK[0] * r + TO_WORK[1] * g + TO_WORK[2] * b;
+      out[1] = TO_WORK[3] * r + TO_WORK[4] * g + TO_WORK[5] * b;
+      out[2] = TO_WORK[6] * r + TO_WORK[7] * g + TO_WORK[8] * b;
+    }
+
+    /** The frame laid in, both sides of the region's edge continued from clean pixels. */
+    private void parted(Tile tile, int[] reached, Picture camera, Picture below) {
+      int w = tile.raster().width();
+      int h = tile.raster().height();
+      int radius = radius(tile.raster().scale());
+      int[] box = {
+        Math.max(0, reached[0] - radius - 1),
+        Math.max(0, reached[1] - radius - 1),
+        Math.min(w, reached[2] + radius + 1),
+        Math.min(h, reached[3] + radius + 1)
+      };
       float[] region = tile.region().copy();
-      Picture view = rendered(tile.frames().apply(frame), box);
-      boolean[] band = radius == 0 ? new boolean[0] : band(region, w, h, box);
-      float[][] clean =
-          radius == 0 ? new float[0][] : clean(below, view, region, band, w, h, radius, box);
+      Picture view = rendered(camera, region, box);
+      boolean[] band = band(region, w, h, box);
+      float[][] clean = clean(below, view, region, band, w, h, radius, box);
       for (int y = box[1]; y < box[3]; y++) {
         for (int i = y * w + box[0]; i < y * w + box[2]; i++) {
           float m = region[i];
-          boolean edge = radius > 0 && band[i];
-          if (m <= 0 && !edge) {
+          if (m <= 0 && !band[i]) {
             continue;
           }
-          float share = tile.amount(Stops.of(below.luminanceAt(i)));
-          if (share <= 0) {
-            continue;
-          }
+          float share = amount(tile, below, i);
           for (int c = 0; c < 3; c++) {
             float[] out = below.channel(c);
-            float outside = edge ? clean[c][i] : out[i];
-            float inside = edge ? clean[3 + c][i] : view.channel(c)[i];
-            float mixed = outside + (inside - outside) * m;
-            out[i] += (mixed - out[i]) * share;
+            float outside = band[i] ? clean[c][i] : out[i];
+            float inside = band[i] ? clean[3 + c][i] : view.channel(c)[i];
+            out[i] += (outside + (inside - outside) * m - out[i]) * share;
           }
         }
       }
     }
 
-    private Picture rendered(Picture camera, int[] box) {
+    /** The frame exposed anew, where the region has any share. */
+    private Picture rendered(Picture camera, float[] region, int[] box) {
       Picture out = Picture.of(camera.width(), camera.height());
+      float[] colour = new float[3];
       for (int y = box[1]; y < box[3]; y++) {
         for (int i = y * out.width() + box[0]; i < y * out.width() + box[2]; i++) {
-          float r = response.toDisplay(0, response.toLight(0, camera.r()[i]) * gain);
-          float g = response.toDisplay(1, response.toLight(1, camera.g()[i]) * gain);
-          float b = response.toDisplay(2, response.toLight(2, camera.b()[i]) * gain);
-          out.r()[i] = TO_WORK[0] * r + TO_WORK[1] * g + TO_WORK[2] * b;
-          out.g()[i] = TO_WORK[3] * r + TO_WORK[4] * g + TO_WORK[5] * b;
-          out.b()[i] = TO_WORK[6] * r + TO_WORK[7] * g + TO_WORK[8] * b;
+          if (region[i] > 0) {
+            expose(camera, i, colour);
+            out.r()[i] = colour[0];
+            out.g()[i] = colour[1];
+            out.b()[i] = colour[2];
+          }
         }
       }
       return out;
@@ -182,18 +233,28 @@ public record BringFrame(
     /** Pixels of a sharp edge: the mask differs clearly within their neighbourhood of three. */
     private static boolean[] band(float[] m, int w, int h, int[] box) {
       boolean[] band = new boolean[w * h];
+      float[] lo = new float[w];
+      float[] hi = new float[w];
       for (int y = box[1]; y < box[3]; y++) {
+        int up = Math.max(0, y - 1) * w;
+        int mid = y * w;
+        int down = Math.min(h - 1, y + 1) * w;
+        for (int x = Math.max(0, box[0] - 1); x < Math.min(w, box[2] + 1); x++) {
+          float a = m[up + x];
+          float b = m[mid + x];
+          float c = m[down + x];
+          float least = a < b ? a : b;
+          float most = a < b ? b : a;
+          lo[x] = c < least ? c : least;
+          hi[x] = c > most ? c : most;
+        }
         for (int x = box[0]; x < box[2]; x++) {
-          float lo = 1;
-          float hi = 0;
-          for (int v = Math.max(0, y - 1); v <= Math.min(h - 1, y + 1); v++) {
-            for (int u = Math.max(0, x - 1); u <= Math.min(w - 1, x + 1); u++) {
-              float k = m[v * w + u];
-              lo = Math.min(lo, k);
-              hi = Math.max(hi, k);
-            }
+          int l = Math.max(0, x - 1);
+          int r = Math.min(w - 1, x + 1);
+          float most = Math.max(hi[x], Math.max(hi[l], hi[r]));
+          if (most > 0.02f) {
+            band[mid + x] = most - Math.min(lo[x], Math.min(lo[l], lo[r])) > 0.02f;
           }
-          band[y * w + x] = hi - lo > 0.02f && hi > 0.02f;
         }
       }
       return band;

@@ -49,7 +49,7 @@ record Plan(Ground ground, List<Step> steps, List<Developing> below) {
         Ready ready = pass.move().prepare(new Below(analysis, grid, small, share));
         Step step = new Step(pass, region, ready);
         steps.add(step);
-        Run run = new Run(grid.height(), s -> share, r -> id -> analysis.draw(id, r));
+        Run run = new Run((grid.height() + 1) / 2, s -> share, r -> id -> analysis.draw(id, r));
         small = run.over(List.of(step), small, grid);
       }
       below.add(small);

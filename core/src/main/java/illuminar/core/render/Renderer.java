@@ -11,6 +11,7 @@ import illuminar.core.region.Region;
 import illuminar.core.region.RegionWork;
 import illuminar.core.region.Share;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.function.Supplier;
@@ -22,8 +23,7 @@ import java.util.stream.IntStream;
  * arithmetic: results do not depend on tiling, threads or what was kept.
  */
 public final class Renderer {
-  public static long[] T = new long[3];
-  private static final int BAND = 72;
+  private static final int BAND = 48;
   private static final int GROUND_BAND = 96;
 
   /** Previews of less than half size work edges out on pixels so many times finer. */
@@ -49,10 +49,7 @@ public final class Renderer {
   /** The picture at a raster, linear BT.2020. Kept: not to be modified. */
   public Picture picture(Recipe recipe, Raster raster) {
     Plan before = last;
-    long t0 = System.nanoTime();
     Plan plan = plan(recipe, before);
-    T[0] += System.nanoTime() - t0;
-    t0 = System.nanoTime();
     last = plan;
     int n = plan.steps().size();
     int shared = plan.shared(before);
@@ -65,11 +62,7 @@ public final class Renderer {
             : reach(
                 new Stretch(plan, fine, n, shared, wide, true),
                 () -> averaged(plan, fine, shared, wide));
-    T[1] += System.nanoTime() - t0;
-    t0 = System.nanoTime();
-    Picture q = done.settled(wide, raster);
-    T[2] += System.nanoTime() - t0;
-    return q;
+    return done.settled(wide, raster);
   }
 
   private Raster grown(Raster raster, int margin) {
@@ -78,13 +71,48 @@ public final class Renderer {
 
   /** The picture above the first {@code steps}, worked out on finer pixels. */
   private Picture averaged(Plan plan, int steps, int shared, Raster wide) {
+    int below = Math.min(steps, shared);
+    List<Step> above = plan.steps().subList(below, steps);
     Raster exact = wide.finer(FINER);
     Raster finer = grown(exact, plan.margin(0, steps, exact.scale()));
-    Developing done =
-        reach(
-            new Stretch(plan, 0, steps, Math.min(steps, shared), finer, false),
-            () -> ground(plan, finer));
-    return done.settled().averaged(finer, exact, FINER);
+    if (above.isEmpty() || above.stream().anyMatch(Step::onTones)) {
+      return fine(plan, steps, below, finer).averaged(finer, exact, FINER);
+    }
+    // only the piece that is changed is worked out and averaged anew
+    Picture base = fine(plan, below, below, finer);
+    Picture out =
+        cache
+            .get(
+                plan.key(below, finer, true),
+                Picture.class,
+                wide.pixels() * 12L,
+                () -> base.averaged(finer, exact, FINER))
+            .copy();
+    Run.Piece piece = run(finer).piece(above, base, finer, 2 * FINER);
+    if (!piece.nothing()) {
+      putAveraged(piece, finer, exact, out);
+    }
+    return out;
+  }
+
+  private Picture fine(Plan plan, int steps, int shared, Raster finer) {
+    return reach(new Stretch(plan, 0, steps, shared, finer, false), () -> ground(plan, finer))
+        .settled();
+  }
+
+  private static void putAveraged(Run.Piece piece, Raster finer, Raster exact, Picture out) {
+    int left = finer.x() + piece.x() - exact.x();
+    int top = finer.y() + piece.y() - exact.y();
+    int x0 = Math.max(0, Math.floorDiv(left, FINER));
+    int y0 = Math.max(0, Math.floorDiv(top, FINER));
+    int x1 = Math.min(out.width(), Math.floorDiv(left + piece.light().width() + 1, FINER));
+    int y1 = Math.min(out.height(), Math.floorDiv(top + piece.light().height() + 1, FINER));
+    if (x0 >= x1 || y0 >= y1) {
+      return;
+    }
+    Raster cut = exact.part(x0 * FINER, y0 * FINER, (x1 - x0) * FINER, (y1 - y0) * FINER);
+    Raster whole = finer.part(piece.x(), piece.y(), piece.light().width(), piece.light().height());
+    piece.light().averaged(whole, cut, FINER).into(out, 0, 0, x0, y0, x1 - x0, y1 - y0);
   }
 
   /**
@@ -123,7 +151,7 @@ public final class Renderer {
             Developing.class,
             s.raster.pixels() * 20L,
             () -> s.kept(start, Developing.of(base.get())));
-    Run run = new Run(BAND, step -> masks.share(step, s.raster), r -> frames.within(r, s.raster));
+    Run run = run(s.raster);
     int next = start;
     if (s.shared > start && s.shared < s.to) {
       now = run.over(s.plan.steps().subList(start, s.shared), now, s.raster);
@@ -132,6 +160,10 @@ public final class Renderer {
       next = s.shared;
     }
     return run.over(s.plan.steps().subList(next, s.to), now, s.raster);
+  }
+
+  private Run run(Raster raster) {
+    return new Run(BAND, step -> masks.share(step, raster), r -> frames.within(r, raster));
   }
 
   private Plan plan(Recipe recipe, Plan before) {

@@ -18,6 +18,7 @@ import java.util.function.Function;
  * @param frames draws frames at any raster
  */
 record Run(int band, Function<Step, Share> shares, RegionWork.Frames frames) {
+  private static final int LEAST_BAND = 12;
 
   /** {@code base} is not modified. */
   Developing over(List<Step> steps, Developing base, Raster raster) {
@@ -60,15 +61,44 @@ record Run(int band, Function<Step, Share> shares, RegionWork.Frames frames) {
   }
 
   private Picture onLight(List<Step> steps, List<Share> shares, Picture base, Raster raster) {
-    int margin = steps.stream().mapToInt(s -> s.margin(raster.scale())).sum();
-    int[] box = reached(shares, margin, raster);
-    if (box[0] >= box[2]) {
+    Piece piece = piece(steps, shares, base, raster, 1);
+    if (piece.nothing()) {
       return base;
     }
     Picture out = base.copy();
+    piece.light.into(out, 0, 0, piece.x, piece.y, piece.light.width(), piece.light.height());
+    return out;
+  }
+
+  /** What steps on light change of a picture: a rectangle of it. */
+  record Piece(int x, int y, Picture light) {
+    boolean nothing() {
+      return light.width() == 0;
+    }
+  }
+
+  /**
+   * Runs steps on light alone, where they reach.
+   *
+   * @param align the piece begins and ends at multiples of so many pixels, or at the raster's edge
+   */
+  Piece piece(List<Step> steps, Picture base, Raster raster, int align) {
+    return piece(steps, steps.stream().map(shares).toList(), base, raster, align);
+  }
+
+  private Piece piece(
+      List<Step> steps, List<Share> shares, Picture base, Raster raster, int align) {
+    int margin = steps.stream().mapToInt(s -> s.margin(raster.scale())).sum();
+    int[] box = aligned(reached(shares, margin, raster), align, raster);
+    Piece piece =
+        new Piece(
+            box[0], box[1], Picture.of(Math.max(0, box[2] - box[0]), Math.max(0, box[3] - box[1])));
+    if (piece.nothing()) {
+      return piece;
+    }
     Bands.of(
         box[3] - box[1],
-        band,
+        Math.min(band, Math.max(LEAST_BAND, (box[3] - box[1] + 7) / 8)),
         (from, to) -> {
           int top = Math.max(0, box[1] + from - margin);
           int end = Math.min(raster.height(), box[1] + to + margin);
@@ -82,15 +112,24 @@ record Run(int band, Function<Step, Share> shares, RegionWork.Frames frames) {
             ((Ready.OnLight) steps.get(k).ready()).apply(work, p);
           }
           p.into(
-              out,
+              piece.light,
               box[0] - left,
               box[1] + from - top,
-              box[0],
-              box[1] + from,
-              box[2] - box[0],
+              0,
+              from,
+              piece.light.width(),
               to - from);
         });
-    return out;
+    return piece;
+  }
+
+  private static int[] aligned(int[] box, int align, Raster raster) {
+    return new int[] {
+      box[0] / align * align,
+      box[1] / align * align,
+      Math.min(raster.width(), (box[2] + align - 1) / align * align),
+      Math.min(raster.height(), (box[3] + align - 1) / align * align)
+    };
   }
 
   /** Left, top, right and bottom of all that the steps may change. */

@@ -16,10 +16,4 @@ import java.util.function.Function;
  * @param frames draws a frame at these pixels, display-linear with sRGB primaries
  */
 public record Tile(
-    Raster raster, Share region, Gate gate, float strength, Function<String, Picture> frames) {
-
-  /** Gate × strength for a tone underneath, in stops below white. */
-  public float amount(float stops) {
-    return gate.all() ? strength : strength * gate.open(stops);
-  }
-}
+    Raster raster, Share region, Gate gate, float strength, Function<String, Picture> frames) {}
