@@ -23,14 +23,27 @@ public final class TestServer implements AutoCloseable {
   private final Path card;
   private ConfigurableApplicationContext application;
 
+  private final Class<?>[] sources;
+
   /** Starts with an empty database of this name and the small demo frames on the card. */
   public TestServer(String database) {
+    this(database, Path.of("../demo/small"));
+  }
+
+  /**
+   * Starts with an empty database of this name.
+   *
+   * @param frames folder whose files are on the card
+   * @param also parts of the application to put in place of the usual ones
+   */
+  public TestServer(String database, Path frames, Class<?>... also) {
     this.database = database;
+    sources = Stream.concat(Stream.of(Illuminar.class), Stream.of(also)).toArray(Class<?>[]::new);
     try {
       home = Files.createTempDirectory("illuminar-home");
       card = Files.createDirectories(home.resolve("card"));
-      try (Stream<Path> frames = Files.list(Path.of("../demo/small"))) {
-        for (Path f : frames.toList()) {
+      try (Stream<Path> files = Files.list(frames)) {
+        for (Path f : files.toList()) {
           Files.copy(f, card.resolve(f.getFileName()));
         }
       }
@@ -62,17 +75,34 @@ public final class TestServer implements AutoCloseable {
 
   /** Starts the application on what is in the database. */
   public void start() {
-    application =
-        SpringApplication.run(
-            Illuminar.class,
-            "--server.port=0",
-            "--spring.datasource.url=" + address(database) + "?stringtype=unspecified",
-            "--spring.datasource.username=illuminar",
-            "--illuminar.home=" + home,
-            "--illuminar.card=" + card,
-            "--spring.main.banner-mode=off",
-            "--server.servlet.session.persistent=false",
-            "--logging.level.root=error");
+    application = SpringApplication.run(sources, arguments(0));
+  }
+
+  private String[] arguments(int port) {
+    return new String[] {
+      "--server.port=" + port,
+      "--spring.datasource.url=" + address(database) + "?stringtype=unspecified",
+      "--spring.datasource.username=illuminar",
+      "--illuminar.home=" + home,
+      "--illuminar.card=" + card,
+      "--spring.main.banner-mode=off",
+      "--server.servlet.session.persistent=false",
+      "--logging.level.root=error"
+    };
+  }
+
+  /** The application in a process of its own on the same data, to be killed. */
+  public Process process(int port) throws IOException {
+    List<String> command = new ArrayList<>();
+    command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
+    command.addAll(List.of("-Djava.awt.headless=true", "-cp"));
+    command.add(System.getProperty("java.class.path"));
+    command.add(Illuminar.class.getName());
+    command.addAll(List.of(arguments(port)));
+    return new ProcessBuilder(command)
+        .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+        .redirectError(ProcessBuilder.Redirect.DISCARD)
+        .start();
   }
 
   public void stop() {
@@ -98,6 +128,20 @@ public final class TestServer implements AutoCloseable {
 
   /** Runs a statement on the database. */
   public List<String> sql(String statement) {
+    return sql(database, statement);
+  }
+
+  /** Ends every connection of the application and, until opened again, lets it make no new one. */
+  public void databaseReachable(boolean is) {
+    sql("illuminar", "alter database " + database + " with allow_connections " + is);
+    sql(
+        "illuminar",
+        "select pg_terminate_backend(pid) from pg_stat_activity where datname = '"
+            + database
+            + "'");
+  }
+
+  private static List<String> sql(String database, String statement) {
     try (Connection c = DriverManager.getConnection(address(database), "illuminar", "");
         Statement s = c.createStatement()) {
       List<String> out = new ArrayList<>();

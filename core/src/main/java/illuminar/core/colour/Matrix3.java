@@ -43,4 +43,12 @@ public record Matrix3(
   static Matrix3 diagonal(double x, double y, double z) {
     return new Matrix3(x, 0, 0, 0, y, 0, 0, 0, z);
   }
+
+  /** The nine numbers row by row. */
+  public float[] floats() {
+    return new float[] {
+      (float) a, (float) b, (float) c, (float) d, (float) e, (float) f, (float) g, (float) h,
+      (float) i
+    };
+  }
 }

@@ -204,29 +204,33 @@ public final class EvenBlendWork {
   private void calm(float[] code, float[] sum) {
     float calm = (float) blend.calm();
     for (int i = 0; i < sum.length; i++) {
-      float a = sum[i] < 0 ? 0 : sum[i] > 1 ? 1 : sum[i];
+      float a = 0.5f + 0.5f * (Math.abs(sum[i]) - Math.abs(sum[i] - 1));
       sum[i] = a + calm * (code[i] - a);
     }
   }
 
   /** sRGB primaries to BT.2020, in place. */
   public static void toWork(Picture p) {
-    float a = (float) Space.SRGB_TO_WORK.a();
-    float b = (float) Space.SRGB_TO_WORK.b();
-    float c = (float) Space.SRGB_TO_WORK.c();
-    float d = (float) Space.SRGB_TO_WORK.d();
-    float e = (float) Space.SRGB_TO_WORK.e();
-    float f = (float) Space.SRGB_TO_WORK.f();
-    float g = (float) Space.SRGB_TO_WORK.g();
-    float h = (float) Space.SRGB_TO_WORK.h();
-    float k = (float) Space.SRGB_TO_WORK.i();
-    for (int i = 0; i < p.r().length; i++) {
-      float r = p.r()[i];
-      float gr = p.g()[i];
-      float bl = p.b()[i];
-      p.r()[i] = a * r + b * gr + c * bl;
-      p.g()[i] = d * r + e * gr + f * bl;
-      p.b()[i] = g * r + h * gr + k * bl;
+    int n = p.width();
+    float[][] row = new float[3][n];
+    for (int at = 0; at < p.r().length; at += n) {
+      for (int c = 0; c < 3; c++) {
+        System.arraycopy(p.channel(c), at, row[c], 0, n);
+      }
+      for (int c = 0; c < 3; c++) {
+        mix(row, TO_WORK[3 * c], TO_WORK[3 * c + 1], TO_WORK[3 * c + 2], p.channel(c), at);
+      }
+    }
+  }
+
+  private static final float[] TO_WORK = Space.SRGB_TO_WORK.floats();
+
+  private static void mix(float[][] in, float r, float g, float b, float[] out, int at) {
+    float[] red = in[0];
+    float[] green = in[1];
+    float[] blue = in[2];
+    for (int i = 0; i < red.length; i++) {
+      out[at + i] = r * red[i] + g * green[i] + b * blue[i];
     }
   }
 }

@@ -1,7 +1,6 @@
 package illuminar.core.pass;
 
 import illuminar.core.analysis.Analysis;
-import illuminar.core.colour.Matrix3;
 import illuminar.core.colour.Space;
 import illuminar.core.colour.Stops;
 import illuminar.core.frame.Curve;
@@ -46,25 +45,11 @@ public record BringFrame(
         double edge)
     implements Move {
 
-  private static final float[] TO_WORK = flat(Space.SRGB_TO_WORK);
+  private static final float[] TO_WORK = Space.SRGB_TO_WORK.floats();
 
   public BringFrame {
     Catalogue.check(BringFrame.class, "over", over);
     Catalogue.check(BringFrame.class, "edge", edge);
-  }
-
-  private static float[] flat(Matrix3 m) {
-    return new float[] {
-      (float) m.a(),
-      (float) m.b(),
-      (float) m.c(),
-      (float) m.d(),
-      (float) m.e(),
-      (float) m.f(),
-      (float) m.g(),
-      (float) m.h(),
-      (float) m.i()
-    };
   }
 
   /** Measures room and view on the small grid. */

@@ -6,15 +6,7 @@ import illuminar.core.picture.Picture;
 
 /** From working light to sRGB codes (IEC 61966-2-1); what lies outside is clipped. */
 public final class Display {
-  private static final float A = (float) Space.WORK_TO_SRGB.a();
-  private static final float B = (float) Space.WORK_TO_SRGB.b();
-  private static final float C = (float) Space.WORK_TO_SRGB.c();
-  private static final float D = (float) Space.WORK_TO_SRGB.d();
-  private static final float E = (float) Space.WORK_TO_SRGB.e();
-  private static final float F = (float) Space.WORK_TO_SRGB.f();
-  private static final float G = (float) Space.WORK_TO_SRGB.g();
-  private static final float H = (float) Space.WORK_TO_SRGB.h();
-  private static final float I = (float) Space.WORK_TO_SRGB.i();
+  private static final float[] M = Space.WORK_TO_SRGB.floats();
 
   private Display() {}
 
@@ -25,30 +17,47 @@ public final class Display {
 
   /** The same for some of the rows. */
   public static byte[] to8(Picture p, int fromRow, int toRow) {
-    byte[] out = new byte[(toRow - fromRow) * p.width() * 3];
-    int k = 0;
-    for (int i = fromRow * p.width(); i < toRow * p.width(); i++) {
-      float r = p.r()[i];
-      float g = p.g()[i];
-      float b = p.b()[i];
-      out[k] = Srgb.code8(A * r + B * g + C * b);
-      out[k + 1] = Srgb.code8(D * r + E * g + F * b);
-      out[k + 2] = Srgb.code8(G * r + H * g + I * b);
-      k += 3;
+    int w = p.width();
+    byte[] out = new byte[(toRow - fromRow) * w * 3];
+    float[] light = new float[w];
+    for (int y = fromRow; y < toRow; y++) {
+      for (int c = 0; c < 3; c++) {
+        channel(p, y * w, c, light);
+        int at = (y - fromRow) * w * 3 + c;
+        for (int x = 0; x < w; x++) {
+          out[at + 3 * x] = Srgb.code8(light[x]);
+        }
+      }
     }
     return out;
   }
 
+  /** One sRGB channel of a row that begins at {@code at}. */
+  private static void channel(Picture p, int at, int c, float[] out) {
+    float[] r = p.r();
+    float[] g = p.g();
+    float[] b = p.b();
+    float kr = M[3 * c];
+    float kg = M[3 * c + 1];
+    float kb = M[3 * c + 2];
+    for (int x = 0; x < out.length; x++) {
+      out[x] = kr * r[at + x] + kg * g[at + x] + kb * b[at + x];
+    }
+  }
+
   /** Interleaved 16-bit codes, red, green, blue. */
   public static short[] to16(Picture p) {
+    int w = p.width();
     short[] out = new short[p.r().length * 3];
-    for (int i = 0; i < p.r().length; i++) {
-      float r = p.r()[i];
-      float g = p.g()[i];
-      float b = p.b()[i];
-      out[3 * i] = code16(A * r + B * g + C * b);
-      out[3 * i + 1] = code16(D * r + E * g + F * b);
-      out[3 * i + 2] = code16(G * r + H * g + I * b);
+    float[] light = new float[w];
+    for (int y = 0; y < p.height(); y++) {
+      for (int c = 0; c < 3; c++) {
+        channel(p, y * w, c, light);
+        int at = y * w * 3 + c;
+        for (int x = 0; x < w; x++) {
+          out[at + 3 * x] = code16(light[x]);
+        }
+      }
     }
     return out;
   }

@@ -1,0 +1,239 @@
+package illuminar.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import illuminar.files.Legend;
+import illuminar.files.PictureReader;
+import illuminar.files.PictureWriter;
+import illuminar.server.storage.Originals;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.net.ConnectException;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Optional;
+import java.util.concurrent.locks.LockSupport;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.context.annotation.Primary;
+import tools.jackson.databind.JsonNode;
+
+/** What goes wrong round the application: the disk, the database, its own process, odd cards. */
+class TroubleTest {
+  @TempDir Path dir;
+
+  private static String orderOf(JsonNode card) {
+    return card.toString().replaceAll(",\"refused\":.*", "}");
+  }
+
+  /** A disk that takes three frames and is full then, in the words of the operating system. */
+  @Configuration
+  static class FullDisk {
+    private static int kept;
+
+    @Bean
+    @Primary
+    Originals small(Settings settings) {
+      Path folder = settings.home().resolve("small-disk");
+      return new Originals() {
+        @Override
+        public synchronized String keep(Path file) throws IOException {
+          if (++kept > 3) {
+            throw new IOException("No space left on device");
+          }
+          String sha = "%064x".formatted(kept);
+          Files.createDirectories(folder);
+          Files.copy(file, find(sha));
+          return sha;
+        }
+
+        @Override
+        public Path find(String sha256) {
+          return folder.resolve(sha256);
+        }
+      };
+    }
+  }
+
+  @Test
+  void aFullDiskIsSaidAndWhatCameBeforeIsKept() {
+    try (TestServer server =
+        new TestServer("trouble_disk", Path.of("../demo/small"), FullDisk.class)) {
+      Visitor visitor = new Visitor(server.url()).signedIn();
+      String shoot = visitor.demoShoot();
+      JsonNode job = visitor.done(shoot, visitor.takeInCard(shoot).path("id").asString());
+      assertThat(job.path("state").asString()).isEqualTo("DONE");
+      assertThat(job.path("problems")).hasSize(5);
+      assertThat(job.path("problems").get(0).asString())
+          .contains("FWH_0115.JPG")
+          .contains("the disk is full")
+          .contains("make room and take it in again");
+      String view = visitor.json("/api/shoots/" + shoot).at("/views/0/id").asString();
+      assertThat(visitor.json("/api/views/" + view).path("frames")).hasSize(3);
+      assertThat(server.card().resolve("FWH_0119.JPG")).exists();
+    }
+  }
+
+  @Test
+  void aLostDatabaseIsSaidAndEverythingAcknowledgedIsThereAfterwards() {
+    try (TestServer server = new TestServer("trouble_database")) {
+      Visitor visitor = new Visitor(server.url()).signedIn();
+      assertThat(visitor.post("/api/shoots", "{\"name\":\"Before\"}").statusCode()).isEqualTo(201);
+      server.databaseReachable(false);
+      HttpResponse<String> lost = visitor.post("/api/shoots", "{\"name\":\"During\"}");
+      assertThat(lost.statusCode()).isEqualTo(503);
+      assertThat(lost.body()).contains("The database cannot be reached just now");
+      server.databaseReachable(true);
+      assertThat(visitor.post("/api/shoots", "{\"name\":\"After\"}").statusCode()).isEqualTo(201);
+      assertThat(visitor.get("/api/shoots").body())
+          .contains("Before")
+          .contains("After")
+          .doesNotContain("During");
+    }
+  }
+
+  @Test
+  void aFrameOfAnotherSizeStaysOnTheCardAndTheRestGoesOn() throws Exception {
+    try (TestServer server = new TestServer("trouble_size")) {
+      Path odd = server.card().resolve("FWH_0115.JPG");
+      Legend legend =
+          new Legend(
+              Optional.of(PictureReader.capture(odd, "odd").exposure().orElseThrow()),
+              PictureReader.capture(odd, "odd").taken(),
+              "Fennick F1",
+              false,
+              1,
+              "",
+              0);
+      try (OutputStream out = Files.newOutputStream(odd)) {
+        byte[] grey = new byte[300 * 200 * 3];
+        java.util.Arrays.fill(grey, (byte) 90);
+        PictureWriter.jpeg(PictureWriter.image8(300, 200, grey), 0.9, legend, out);
+      }
+      Visitor visitor = new Visitor(server.url()).signedIn();
+      String shoot = visitor.demoShoot();
+      JsonNode card = visitor.json("/api/shoots/" + shoot + "/card");
+      StringBuilder all = new StringBuilder();
+      try (Stream<Path> files = Files.list(server.card())) {
+        files
+            .sorted()
+            .forEach(
+                f ->
+                    all.append(all.isEmpty() ? "" : ",")
+                        .append("{\"name\":\"" + f.getFileName() + "\",\"role\":\"AMBIENT\"}"));
+      }
+      assertThat(card.toString()).contains("FWH_0115.JPG");
+      String order =
+          "{\"views\":[{\"name\":\"All\",\"anchor\":\"FWH_0114.JPG\",\"frames\":[" + all + "]}]}";
+      String id =
+          Visitor.JSON
+              .readTree(visitor.post("/api/shoots/" + shoot + "/intake", order).body())
+              .path("id")
+              .asString();
+      JsonNode job = visitor.done(shoot, id);
+      assertThat(job.path("state").asString()).isEqualTo("DONE");
+      assertThat(job.path("problems").get(0).asString())
+          .contains("FWH_0115.JPG")
+          .contains("300×200 pixels, the view's other frames are 600×400");
+      String view = visitor.json("/api/shoots/" + shoot).at("/views/0/id").asString();
+      assertThat(visitor.json("/api/views/" + view).path("frames")).hasSize(7);
+    }
+  }
+
+  /** A bracket of one frame is a view like any other; sRGB is all that is known of its response. */
+  @Test
+  void oneFrameAloneIsEnough() throws Exception {
+    Files.copy(Path.of("../demo/small/FWH_0114.JPG"), dir.resolve("FWH_0114.JPG"));
+    try (TestServer server = new TestServer("trouble_single", dir)) {
+      Visitor visitor = new Visitor(server.url()).signedIn();
+      String shoot = visitor.demoShoot();
+      JsonNode job = visitor.done(shoot, visitor.takeInCard(shoot).path("id").asString());
+      assertThat(job.path("state").asString()).isEqualTo("DONE");
+      String view = visitor.json("/api/shoots/" + shoot).at("/views/0/id").asString();
+      assertThat(
+              visitor.json("/api/views/" + view + "/recipe").at("/recipe/ground/kind").asString())
+          .isEqualTo("one-frame");
+      assertThat(visitor.bytes("/api/views/" + view + "/cover")).hasSizeGreaterThan(3000);
+    }
+  }
+
+  /** 16-bit frames that are proportional to light go the whole way from card to recipe. */
+  @Test
+  void linearFramesGoTheWholeWay() {
+    try (TestServer server = new TestServer("trouble_linear", Path.of("../demo/linear"))) {
+      Visitor visitor = new Visitor(server.url()).signedIn();
+      String shoot = visitor.demoShoot();
+      JsonNode card = visitor.json("/api/shoots/" + shoot + "/card");
+      assertThat(card.path("refused")).isEmpty();
+      assertThat(card.path("views")).hasSize(1);
+      String id =
+          Visitor.JSON
+              .readTree(visitor.post("/api/shoots/" + shoot + "/intake", orderOf(card)).body())
+              .path("id")
+              .asString();
+      JsonNode job = visitor.done(shoot, id);
+      assertThat(job.path("state").asString()).isEqualTo("DONE");
+      assertThat(job.path("problems")).isEmpty();
+      String view = visitor.json("/api/shoots/" + shoot).at("/views/0/id").asString();
+      JsonNode recipe = visitor.json("/api/views/" + view + "/recipe");
+      assertThat(recipe.at("/recipe/passes/0/move/kind").asString()).isEqualTo("bring-frame");
+      assertThat(visitor.bytes("/api/views/" + view + "/cover")).hasSizeGreaterThan(3000);
+    }
+  }
+
+  /** The process is killed in the middle of an intake, as by a power cut. */
+  @Test
+  void aKilledProcessLeavesNothingHalfDone() throws Exception {
+    try (TestServer server = new TestServer("trouble_kill")) {
+      server.stop();
+      int port;
+      try (ServerSocket free = new ServerSocket(0)) {
+        port = free.getLocalPort();
+      }
+      Process process = server.process(port);
+      String url = "http://127.0.0.1:" + port;
+      waitFor(url, process);
+      Visitor visitor = new Visitor(url).signedIn();
+      String shoot = visitor.demoShoot();
+      String job = visitor.takeInCard(shoot).path("id").asString();
+      visitor.await(shoot, job, j -> j.path("done").asInt() >= 2);
+      process.destroyForcibly().waitFor();
+      server.start();
+      Visitor again = new Visitor(server.url()).signedIn();
+      assertThat(again.done(shoot, job).path("state").asString()).isEqualTo("DONE");
+      JsonNode views = again.json("/api/shoots/" + shoot).path("views");
+      assertThat(views).hasSize(1);
+      assertThat(again.json("/api/views/" + views.get(0).path("id").asString()).path("frames"))
+          .hasSize(8);
+      try (Stream<Path> files = Files.list(server.home().resolve("originals"))) {
+        assertThat(files.filter(f -> f.getFileName().toString().startsWith("arriving-")))
+            .hasSizeLessThanOrEqualTo(1);
+      }
+    }
+  }
+
+  private static void waitFor(String url, Process process) throws Exception {
+    HttpClient client = HttpClient.newHttpClient();
+    long end = System.nanoTime() + 90_000_000_000L;
+    while (System.nanoTime() < end) {
+      assertThat(process.isAlive()).as("the application runs").isTrue();
+      try {
+        client.send(
+            HttpRequest.newBuilder(URI.create(url + "/api/session")).build(),
+            HttpResponse.BodyHandlers.discarding());
+        return;
+      } catch (ConnectException e) {
+        LockSupport.parkNanos(200_000_000L);
+      }
+    }
+    throw new AssertionError("the application did not answer");
+  }
+}
