@@ -252,6 +252,7 @@ export function open(view: string): () => void {
   void load();
   return () => {
     left = true;
+    clearTimeout(resting);
     preview?.close();
     preview = undefined;
   };
@@ -276,10 +277,20 @@ export function change(edit: (recipe: Recipe) => Recipe) {
   refresh();
 }
 
-/** The gesture is over: one step for the history. */
-export function settle() {
+/** Until a control counts as resting, so that a row of key strokes is one movement; milliseconds. */
+const REST = 180;
+let resting: ReturnType<typeof setTimeout> | undefined;
+
+/** Brings the overlays back, and the picture once more at its best. */
+function rest() {
   set({ moving: false });
   refresh();
+}
+
+/** The gesture is over: one step for the history. */
+export function settle() {
+  clearTimeout(resting);
+  if (get().moving) resting = setTimeout(rest, REST);
   const s = get();
   if (s.saved.state === "conflict") return;
   if (saving) {
@@ -358,6 +369,7 @@ export function changePass(id: string, to: Partial<Pass>) {
 }
 
 export function moveControl(id: string, name: string, value: number) {
+  clearTimeout(resting);
   set({ moving: true });
   change((r) => ({
     ...r,

@@ -5,6 +5,24 @@ import { Handles } from "./Handles";
 import { paint } from "./paint";
 import { brushHand, lookHand, outlineHand, probeHand, type Hand, type Spot } from "./tools";
 
+/** What the canvas shows; nothing else needs it drawn again. */
+const SHOWN = [
+  "picture",
+  "stage",
+  "zoom",
+  "sheet",
+  "surround",
+  "colourOff",
+  "zebra",
+  "moving",
+  "veil",
+  "before",
+  "alone",
+  "mask",
+  "region",
+  "hovered",
+] as const;
+
 /** The picture, with whatever tool is in hand. */
 export function Stage() {
   const box = useRef<HTMLDivElement>(null);
@@ -32,7 +50,10 @@ export function Stage() {
       frame = 0;
       if (canvas.current) paint(canvas.current, useBench.getState());
     };
-    const stop = useBench.subscribe(() => (frame ||= requestAnimationFrame(draw)));
+    const stop = useBench.subscribe((now, before) => {
+      if (SHOWN.some((k) => now[k] !== before[k])) frame ||= requestAnimationFrame(draw);
+    });
+    frame = requestAnimationFrame(draw);
     return () => {
       stop();
       cancelAnimationFrame(frame);

@@ -27,6 +27,7 @@ import illuminar.core.render.Renderer;
 import illuminar.files.Legend;
 import illuminar.files.PictureWriter;
 import illuminar.files.ScreenJpeg;
+import illuminar.scenes.Scenes;
 import java.io.ByteArrayOutputStream;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
@@ -280,7 +281,10 @@ public final class Benchmark {
       try (OutputStream out =
           Files.newOutputStream(folder.resolve(demo.shots().get(i).file() + ".JPG"))) {
         PictureWriter.jpeg(
-            PictureWriter.image8(c.width(), c.height(), c.eight()), 0.93, Legend.NONE, out);
+            PictureWriter.image8(c.width(), c.height(), c.eight()),
+            0.93,
+            Scenes.legend(demo.shots().get(i)),
+            out);
       }
     }
     Process child =

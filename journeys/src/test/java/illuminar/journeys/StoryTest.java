@@ -3,13 +3,10 @@ package illuminar.journeys;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
-import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
@@ -19,7 +16,6 @@ import illuminar.server.TestServer;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Map;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -35,40 +31,23 @@ import org.junit.jupiter.api.TestMethodOrder;
 class StoryTest {
   private static final double PATIENCE = 60_000;
   private static TestServer server;
-  private static Playwright playwright;
-  private static Browser browser;
+  private static Chromium chromium;
   private static BrowserContext context;
   private static Page page;
 
   @BeforeAll
   static void begin() {
     server = new TestServer("journey_test");
-    playwright =
-        Playwright.create(
-            new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-    browser =
-        playwright
-            .chromium()
-            .launch(
-                new BrowserType.LaunchOptions()
-                    .setExecutablePath(Path.of("/usr/bin/chromium"))
-                    .setArgs(
-                        List.of(
-                            "--no-sandbox",
-                            "--disable-gpu",
-                            "--disable-background-networking",
-                            "--disable-component-update",
-                            "--disable-sync",
-                            "--no-first-run")));
-    context = browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
-    page = context.newPage();
+    chromium = new Chromium();
+    page = chromium.page();
+    context = page.context();
     PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE);
     page.setDefaultTimeout(PATIENCE);
   }
 
   @AfterAll
   static void end() {
-    playwright.close();
+    chromium.close();
     server.close();
   }
 

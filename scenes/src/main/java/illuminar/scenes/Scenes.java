@@ -86,7 +86,8 @@ public final class Scenes {
     return shot.drift().sized(radiance.width() / 2400.0);
   }
 
-  private static Legend legend(Shot shot) {
+  /** What the camera writes beside a picture. */
+  public static Legend legend(Shot shot) {
     return new Legend(
         Optional.of(shot.exposure()),
         Optional.of(shot.taken()),

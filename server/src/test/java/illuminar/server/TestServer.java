@@ -134,11 +134,13 @@ public final class TestServer implements AutoCloseable {
   /** Ends every connection of the application and, until opened again, lets it make no new one. */
   public void databaseReachable(boolean is) {
     sql("illuminar", "alter database " + database + " with allow_connections " + is);
-    sql(
-        "illuminar",
-        "select pg_terminate_backend(pid) from pg_stat_activity where datname = '"
-            + database
-            + "'");
+    if (!is) {
+      sql(
+          "illuminar",
+          "select pg_terminate_backend(pid) from pg_stat_activity where datname = '"
+              + database
+              + "'");
+    }
   }
 
   private static List<String> sql(String database, String statement) {

@@ -22,7 +22,6 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.springframework.context.annotation.Bean;
-import org.springframework.context.annotation.Configuration;
 import org.springframework.context.annotation.Primary;
 import tools.jackson.databind.JsonNode;
 
@@ -35,7 +34,6 @@ class TroubleTest {
   }
 
   /** A disk that takes three frames and is full then, in the words of the operating system. */
-  @Configuration
   static class FullDisk {
     private static int kept;
 

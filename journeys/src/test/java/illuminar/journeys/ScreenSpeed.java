@@ -1,0 +1,126 @@
+package illuminar.journeys;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import illuminar.server.TestServer;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.regex.Pattern;
+
+/**
+ * Times controls in the real interface: from a key on a slider until the frame in which the new
+ * picture stands on the screen. No test; run by {@code ./illuminar benchmark screen FOLDER}.
+ */
+public final class ScreenSpeed {
+  private static final int MOVES = 14;
+
+  /** Adds regions and tone passes to the view's recipe, up to 8 and 12, as another tab would. */
+  private static final String FILL =
+      """
+      async view => {
+        const session = await (await fetch('/api/session')).json();
+        const token = decodeURIComponent(document.cookie.match(/XSRF-TOKEN=([^;]+)/)?.[1] ?? '');
+        const state = await (await fetch(`/api/views/${view}/recipe`)).json();
+        const r = state.recipe;
+        for (let i = r.regions.length; i < 8; i++) {
+          const x = 0.1 * i;
+          const at = (u, v) => ({ x: x + u, y: v });
+          r.regions.push({ id: `r${i}`, name: `Region ${i}`, feather: 20 * i, invert: false, parts: [
+            { id: 'a', combine: 'ADD', shape: { kind: 'outline', points: [at(0, .1), at(.2, .12), at(.15, .45), at(-.05, .4)] } },
+            { id: 'b', combine: i % 2 ? 'ADD' : 'TAKE_AWAY', shape: { kind: 'brush', strokes: [
+              { radius: .03, softness: .6, flow: .8, takeAway: false, points: [at(0, .3), at(.1, .35), at(.2, .3)] }] } } ] });
+        }
+        const all = { from: -100, full: -100, fullTo: 100, to: 100 };
+        const some = { from: -8, full: -6, fullTo: -1, to: 0 };
+        for (let i = r.passes.length; i < 12; i++) {
+          r.passes.push({ id: `t${i}`, on: true, strength: .9, why: '', gate: i % 4 === 3 ? some : all,
+            where: { region: i < 3 ? '' : `r${1 + i % 7}`, outside: false },
+            move: { kind: 'tone', exposure: .01 * i, contrast: i % 3 ? 0 : 6, highlights: i % 2 ? 0 : -8, shadows: i % 2 ? 9 : 0 } });
+        }
+        const put = await fetch(`/api/views/${view}/recipe`, { method: 'PUT', body: JSON.stringify(r),
+          headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token, 'If-Match': `"${state.edition}"` } });
+        if (!put.ok) throw new Error(await put.text());
+        return r.passes.length;
+      }
+      """;
+
+  private static final String WATCH =
+      """
+      () => {
+        window.took = [];
+        window.server = [];
+        let since = 0;
+        addEventListener('keydown', () => { since = performance.now(); }, true);
+        new MutationObserver(() => requestAnimationFrame(() => setTimeout(() => {
+          if (since) {
+            window.took.push(performance.now() - since);
+            window.server.push(Number(document.querySelector('[data-testid=timing]').dataset.server));
+          }
+          since = 0;
+        }))).observe(document.documentElement, { attributeFilter: ['data-pictures'] });
+      }
+      """;
+
+  private ScreenSpeed() {}
+
+  public static void main(String[] args) {
+    try (TestServer server = new TestServer("speed", Path.of(args[0]));
+        Chromium chromium = new Chromium()) {
+      Page page = chromium.page();
+      page.setDefaultTimeout(60_000);
+      page.navigate(server.url());
+      page.getByLabel("E-mail").fill("demo@illuminar.test");
+      page.getByLabel("Password").fill("heather");
+      page.keyboard().press("Enter");
+      page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Intake")).click();
+      page.getByRole(
+              AriaRole.BUTTON,
+              new Page.GetByRoleOptions().setName(Pattern.compile("Take in .* as 1 view")))
+          .click();
+      page.waitForURL(Pattern.compile("/shoots/[0-9a-f-]+$"));
+      Locator view = page.getByLabel(Pattern.compile("^Open "));
+      view.click();
+      page.waitForFunction("() => Number(document.documentElement.dataset.pictures ?? 0) > 0");
+      String id = page.url().substring(page.url().lastIndexOf('/') + 1);
+      System.out.println("passes: " + page.evaluate(FILL, id));
+      page.reload();
+      page.waitForFunction("() => Number(document.documentElement.dataset.pictures ?? 0) > 0");
+      page.evaluate(WATCH);
+      for (int round = 0; round < 2; round++) {
+        for (int pass = 0; pass < 12; pass++) {
+          Locator p = page.getByTestId("pass").nth(pass);
+          p.click(new Locator.ClickOptions().setPosition(30, 12));
+          Locator slider = p.getByRole(AriaRole.SLIDER).first();
+          slider.focus();
+          for (int k = 0; k < MOVES; k++) {
+            int n = ((Number) page.evaluate("() => window.took.length")).intValue();
+            page.keyboard().press(k % 2 == 0 ? "ArrowRight" : "ArrowLeft");
+            page.waitForFunction("n => window.took.length > n", n);
+          }
+        }
+        if (round == 0) {
+          page.evaluate("() => { window.took = []; window.server = []; }");
+        }
+      }
+      say("control to pixels on screen", page.evaluate("() => window.took"));
+      say("of that the server", page.evaluate("() => window.server"));
+    }
+  }
+
+  private static void say(String what, Object list) {
+    double[] ms =
+        ((List<?>) list).stream().mapToDouble(v -> ((Number) v).doubleValue()).sorted().toArray();
+    System.out.printf(
+        Locale.ROOT,
+        "%s: %d moves, median %.0f ms, p95 %.0f ms%n",
+        what,
+        ms.length,
+        ms[ms.length / 2],
+        ms[(int) (ms.length * 0.95)]);
+    System.out.println(Map.of("most", Arrays.stream(ms).max().orElse(0)));
+  }
+}
