@@ -19,6 +19,8 @@ export interface Reading {
 export interface ProbeReading {
   id: string;
   reading?: Reading;
+  /** CIEDE2000 against the first probe. */
+  difference?: number;
 }
 
 export interface Histogram {

@@ -1,6 +1,6 @@
 import { Box, Typography } from "@mui/material";
 import { look } from "../../theme";
-import type { Histogram, Reading } from "../preview";
+import type { Histogram, ProbeReading } from "../preview";
 import { useBench } from "../store";
 
 const WIDE = 430;
@@ -56,7 +56,9 @@ function HistogramChart({ histogram }: { histogram: Histogram }) {
   );
 }
 
-function Row({ name, reading, against }: { name: string; reading?: Reading; against?: Reading }) {
+function Row({ name, of, first }: { name: string; of?: ProbeReading; first?: boolean }) {
+  const reading = of?.reading;
+  const difference = of?.difference;
   const f = (v: number) => v.toFixed(1).replace("-", "−");
   return (
     <tr>
@@ -83,15 +85,7 @@ function Row({ name, reading, against }: { name: string; reading?: Reading; agai
           <td>{f(reading.spread)}</td>
           <td>{f(reading.stops)}</td>
           <td>
-            {against && against !== reading
-              ? f(
-                  Math.hypot(
-                    reading.lab.l - against.lab.l,
-                    reading.lab.a - against.lab.a,
-                    reading.lab.b - against.lab.b,
-                  ),
-                )
-              : "–"}
+            {difference === undefined || first ? "–" : f(difference)}
           </td>
         </>
       ) : (
@@ -104,7 +98,6 @@ function Row({ name, reading, against }: { name: string; reading?: Reading; agai
 /** Histogram, readings, and how things stand: always there, live while anything moves. */
 export function Readings() {
   const s = useBench();
-  const first = s.readings.find((r) => r.id === s.probes[0]?.id)?.reading;
   const shown = s.probes.slice(-3);
   const saved = {
     saved: `Saved, revision ${s.saved.revision}`,
@@ -149,7 +142,7 @@ export function Readings() {
             <th>b*</th>
             <th>spread</th>
             <th>stops</th>
-            <th>ΔE*ab to 1</th>
+            <th>ΔE00 to 1</th>
           </tr>
         </thead>
         <tbody>
@@ -157,11 +150,11 @@ export function Readings() {
             <Row
               key={p.id}
               name={`Probe ${s.probes.indexOf(p) + 1}`}
-              reading={s.readings.find((r) => r.id === p.id)?.reading}
-              against={first}
+              of={s.readings.find((r) => r.id === p.id)}
+              first={p === s.probes[0]}
             />
           ))}
-          <Row name="Pointer" reading={s.pointer?.reading} against={first} />
+          <Row name="Pointer" of={s.pointer} />
         </tbody>
       </Box>
       <Typography

@@ -1,5 +1,6 @@
 package illuminar.server.preview;
 
+import illuminar.core.colour.Lab;
 import illuminar.core.measure.Histogram;
 import illuminar.core.measure.Reading;
 import illuminar.core.picture.Picture;
@@ -18,6 +19,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.web.socket.WebSocketSession;
@@ -37,6 +39,9 @@ final class Desk {
   private boolean closed;
   private Picture shown = Picture.of(1, 1);
   private Raster shownAt = new Raster(1, 0, 0, 1, 1);
+
+  /** The first pinned probe's colour, against which the others are told apart. */
+  private Optional<Lab> first = Optional.empty();
 
   Desk(WebSocketSession session, View view, OpenViews open, RecipeJson json) {
     this.session = session;
@@ -104,7 +109,7 @@ final class Desk {
     switch (request.path("kind").asString("")) {
       case "picture" -> picture(request);
       case "mask" -> mask(request);
-      case "read" -> read(request);
+      case "read" -> readAlone(request);
       default -> throw new IllegalArgumentException("unknown request");
     }
   }
@@ -149,6 +154,7 @@ final class Desk {
     head.put("seq", request.path("seq").asLong(0));
     head.put("raster", raster);
     head.put("histogram", Histogram.of(p));
+    first = firstOf(request.path("probes"));
     head.put("probes", readings(request.path("probes")));
     head.put("renderMs", (rendered - start) / 1e6);
     head.put("serverMs", (System.nanoTime() - start) / 1e6);
@@ -163,22 +169,39 @@ final class Desk {
     return out;
   }
 
-  /** Reads at a place given in pixels at full size, from the picture that is shown. */
+  private Optional<Lab> firstOf(JsonNode probes) {
+    return probes.isEmpty() ? Optional.empty() : read(probes.get(0)).map(Reading::lab);
+  }
+
   private Map<String, Object> reading(JsonNode probe) {
-    double s = shownAt.scale();
-    double x = (probe.path("x").asDouble(0) + 0.5) * s - 0.5 - shownAt.x();
-    double y = (probe.path("y").asDouble(0) + 0.5) * s - 0.5 - shownAt.y();
     Map<String, Object> out = new LinkedHashMap<>();
     out.put("id", probe.path("id").asString(""));
-    if (x < 0 || y < 0 || x > shown.width() - 1 || y > shown.height() - 1) {
-      return out;
-    }
-    out.put(
-        "reading", Reading.at(shown, x, y, Math.max(0.5, probe.path("radius").asDouble(8) * s)));
+    read(probe)
+        .ifPresent(
+            r -> {
+              out.put("reading", r);
+              first.ifPresent(lab -> out.put("difference", lab.difference(r.lab())));
+            });
     return out;
   }
 
-  private void read(JsonNode request) {
+  /**
+   * Reads at a place given in pixels at full size, from the picture that is shown; nothing where it
+   * lies beside what is shown.
+   */
+  private Optional<Reading> read(JsonNode probe) {
+    double s = shownAt.scale();
+    double x = (probe.path("x").asDouble(0) + 0.5) * s - 0.5 - shownAt.x();
+    double y = (probe.path("y").asDouble(0) + 0.5) * s - 0.5 - shownAt.y();
+    if (x < 0 || y < 0 || x > shown.width() - 1 || y > shown.height() - 1) {
+      return Optional.empty();
+    }
+    double radius = Math.max(0.5, probe.path("radius").asDouble(8) * s);
+    return Optional.of(Reading.at(shown, x, y, radius));
+  }
+
+  /** Answers a request for readings alone. */
+  private void readAlone(JsonNode request) {
     Map<String, Object> head = new LinkedHashMap<>();
     head.put("kind", "read");
     head.put("seq", request.path("seq").asLong(0));

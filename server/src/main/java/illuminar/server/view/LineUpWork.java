@@ -33,6 +33,7 @@ public class LineUpWork {
   private final Views views;
   private final FrameRows frames;
   private final FrameLoader loader;
+  private final OpenViews open;
   private final RecipeService recipes;
   private final RecipeJson json;
   private final TransactionTemplate transaction;
@@ -41,12 +42,14 @@ public class LineUpWork {
       Views views,
       FrameRows frames,
       FrameLoader loader,
+      OpenViews open,
       RecipeService recipes,
       RecipeJson json,
       TransactionTemplate transaction) {
     this.views = views;
     this.frames = frames;
     this.loader = loader;
+    this.open = open;
     this.recipes = recipes;
     this.json = json;
     this.transaction = transaction;
@@ -88,6 +91,7 @@ public class LineUpWork {
           views.saveAndFlush(fresh);
           recipes.begin(viewId, recipe);
         });
+    open.keep(viewId, analysis);
   }
 
   private static Response response(List<Frame> lined, List<FrameRow> rows, View view) {

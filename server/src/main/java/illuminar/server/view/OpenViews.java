@@ -48,9 +48,7 @@ public class OpenViews {
     CompletableFuture<Renderer> there;
     synchronized (open) {
       there = open.putIfAbsent(view.id(), mine);
-      if (open.size() > MOST) {
-        open.remove(open.keySet().iterator().next());
-      }
+      trim();
     }
     if (there == null) {
       there = mine;
@@ -67,6 +65,22 @@ public class OpenViews {
       return there.join();
     } catch (CompletionException e) {
       throw e.getCause() instanceof RuntimeException r ? r : e;
+    }
+  }
+
+  /** Keeps a view open that has just been lined up, so that its bench opens at once. */
+  void keep(UUID view, Analysis analysis) {
+    CompletableFuture<Renderer> renderer =
+        CompletableFuture.completedFuture(new Renderer(analysis, new RenderCache(CACHE)));
+    synchronized (open) {
+      open.put(view, renderer);
+      trim();
+    }
+  }
+
+  private void trim() {
+    while (open.size() > MOST) {
+      open.remove(open.keySet().iterator().next());
     }
   }
 

@@ -1,0 +1,107 @@
+package illuminar.journeys;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import illuminar.server.TestServer;
+import java.nio.file.Path;
+import java.util.regex.Pattern;
+
+/**
+ * Takes the pictures in docs/screenshots from the demo shoot. No test; run by {@code ./illuminar
+ * pictures}.
+ */
+public final class Pictures {
+  private final Page page;
+  private final Path folder;
+
+  private Pictures(Page page, Path folder) {
+    this.page = page;
+    this.folder = folder;
+  }
+
+  public static void main(String[] args) {
+    try (TestServer server = new TestServer("pictures", Path.of(args[0]));
+        Chromium chromium = new Chromium()) {
+      Page page = chromium.page();
+      page.setDefaultTimeout(90_000);
+      page.navigate(server.url());
+      new Pictures(page, Path.of(args[1])).take();
+    }
+  }
+
+  private void take() {
+    page.getByLabel("E-mail").fill("demo@illuminar.test");
+    page.getByLabel("Password").fill("heather");
+    page.keyboard().press("Enter");
+    link("Intake").click();
+    page.getByTestId("card-frame").first().waitFor();
+    page.getByLabel("Name of the view").first().fill("Instrument room");
+    page.mouse().move(5, 5);
+    keep("intake");
+    button("Take in .* as .*").click();
+    page.waitForURL(Pattern.compile("/shoots/[0-9a-f-]+$"));
+    picture(() -> page.getByLabel("Open Instrument room").click());
+    BoundingBox stage = page.getByTestId("stage").boundingBox();
+    for (double across : new double[] {0.30, 0.69}) {
+      page.keyboard().press("p");
+      page.mouse().click(stage.x + stage.width * across, stage.y + stage.height * 0.40);
+    }
+    picture(() -> button("Tone").click());
+    set("Exposure", "0.35");
+    set("Contrast", "10");
+    set("Highlights", "-20");
+    set("Shadows", "18");
+    page.mouse().move(stage.x + stage.width * 0.5, stage.y + stage.height * 0.2);
+    rest();
+    keep("bench-ground");
+    button("Region Window panes").click();
+    Locator window = page.getByTestId("pass").first();
+    window.click(new Locator.ClickOptions().setPosition(30, 12));
+    rest();
+    keep("bench-windows");
+    link("Deliver").click();
+    button("Deliver 2 files").click();
+    page.getByText("Instrument-room.tif").waitFor();
+    keep("delivery");
+    link("Shoots").click();
+    page.waitForURL(Pattern.compile("/shoots$"));
+    rest();
+    keep("shoots");
+  }
+
+  private Locator link(String name) {
+    return page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name)).first();
+  }
+
+  private Locator button(String pattern) {
+    return page.getByRole(
+            AriaRole.BUTTON,
+            new Page.GetByRoleOptions().setName(Pattern.compile("^" + pattern + "$")))
+        .first();
+  }
+
+  private void set(String control, String value) {
+    page.getByLabel(control + ", number").fill(value);
+    picture(() -> page.keyboard().press("Enter"));
+  }
+
+  /** Does something and waits for the picture that it leads to. */
+  private void picture(Runnable act) {
+    String count = "() => Number(document.documentElement.dataset.pictures ?? 0)";
+    int before = ((Number) page.evaluate(count)).intValue();
+    act.run();
+    page.waitForFunction("n => Number(document.documentElement.dataset.pictures ?? 0) > n", before);
+  }
+
+  /** Overlays and saved state come back when nothing moves any more. */
+  private void rest() {
+    page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+    page.waitForTimeout(700);
+  }
+
+  private void keep(String name) {
+    page.screenshot(new Page.ScreenshotOptions().setPath(folder.resolve(name + ".png")));
+  }
+}
