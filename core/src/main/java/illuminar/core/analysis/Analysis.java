@@ -117,7 +117,7 @@ public final class Analysis {
       synchronized (this) {
         found = panes;
         if (found == null) {
-          found = Panes.find(this);
+          found = PaneFinder.find(this);
           panes = found;
         }
       }
