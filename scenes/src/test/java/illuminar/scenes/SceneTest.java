@@ -143,4 +143,35 @@ class SceneTest {
     }
     return sum / v.length;
   }
+
+  /** Each light alone and both together are the same picture. Light is additive. */
+  @Test
+  void lightsAddUp() {
+    Radiance r = floor(1.5f, 0.3);
+    float[][] once = r.sum(1);
+    float[][] twice = r.sum(2);
+    for (int c = 0; c < 3; c++) {
+      for (int i = 0; i < once[c].length; i++) {
+        assertThat(twice[c][i]).isCloseTo(2 * once[c][i], within(1e-6f));
+      }
+    }
+  }
+
+  /**
+   * Lamps of 2856 K have the colour of CIE illuminant A, daylight of 6504 K that of D65, of 5003 K
+   * that of D50. Source: CIE 15, chromaticities of standard illuminants.
+   */
+  @Test
+  void lampsHaveTheColoursOfTheStandardIlluminants() {
+    chromaticity(Tint.planck(2856), 0.44758, 0.40745);
+    chromaticity(Tint.daylight(6504), 0.31272, 0.32903);
+    chromaticity(Tint.daylight(5003), 0.34567, 0.35850);
+  }
+
+  private static void chromaticity(float[] rgb, double x, double y) {
+    double[] xyz = illuminar.core.colour.Space.SRGB_TO_XYZ.apply(rgb[0], rgb[1], rgb[2]);
+    double sum = xyz[0] + xyz[1] + xyz[2];
+    assertThat(xyz[0] / sum).isCloseTo(x, within(0.002));
+    assertThat(xyz[1] / sum).isCloseTo(y, within(0.002));
+  }
 }
