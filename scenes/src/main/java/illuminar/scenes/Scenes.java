@@ -21,9 +21,9 @@ import java.util.Optional;
  *
  * <p>Arguments: {@code render FILE WIDTH SAMPLES}, {@code card RADIANCE FOLDER} (JPEG frames),
  * {@code linear RADIANCE FOLDER} (16-bit linear TIFF frames), {@code small RADIANCE FOLDER} (JPEG
- * frames a quarter as long, for tests), {@code small-linear RADIANCE FOLDER} (linear ones an eighth
- * as long); {@code all} renders what is missing under .run/scenes and writes the demo card and the
- * small frames anew.
+ * frames a quarter as long, for tests), {@code small-truth RADIANCE FOLDER} (linear ones with their
+ * truth, a tenth as long); {@code all} renders what is missing under .run/scenes and writes the
+ * demo card and the small frames anew.
  */
 public final class Scenes {
   private Scenes() {}
@@ -34,18 +34,17 @@ public final class Scenes {
           render(Path.of(args[1]), Integer.parseInt(args[2]), Integer.parseInt(args[3]));
       case "card" -> card(RadianceFile.read(Path.of(args[1])), Path.of(args[2]));
       case "linear" -> linear(RadianceFile.read(Path.of(args[1])), Path.of(args[2]));
-      case "small-linear" ->
-          linear(RadianceFile.read(Path.of(args[1])).smaller(8), Path.of(args[2]));
+      case "small-truth" -> smallTruth(RadianceFile.read(Path.of(args[1])), Path.of(args[2]));
       case "small" -> card(RadianceFile.read(Path.of(args[1])).smaller(4), Path.of(args[2]));
       case "all" -> {
         Radiance radiance = instrumentRoom(Path.of(".run/scenes"));
         card(radiance, Path.of("demo/card"));
         card(radiance.smaller(4), Path.of("demo/small"));
-        linear(radiance.smaller(8), Path.of("demo/linear"));
+        smallTruth(radiance, Path.of("demo/linear"));
       }
       default ->
           throw new IllegalArgumentException(
-              "render, card, linear, small, small-linear or all, not " + args[0]);
+              "render, card, linear, small, small-truth or all, not " + args[0]);
     }
   }
 
@@ -113,6 +112,13 @@ public final class Scenes {
             out);
       }
     }
+  }
+
+  /** Small linear frames, and the lights, view and reflectance that they were taken of. */
+  private static void smallTruth(Radiance radiance, Path folder) throws IOException {
+    Radiance small = radiance.smaller(10);
+    linear(small, folder);
+    RadianceFile.write(folder.resolveSibling("truth").resolve("instrument-room.radiance"), small);
   }
 
   private static void linear(Radiance radiance, Path folder) throws IOException {
