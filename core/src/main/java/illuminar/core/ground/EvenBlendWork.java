@@ -127,7 +127,13 @@ public final class EvenBlendWork {
     for (String id : blend.frames()) {
       frames.add(analysis.rows(id, raster));
     }
-    FrameRows towards = blend.calm() > 0 ? analysis.rows(blend.towards(), raster) : null;
+    boolean calms = blend.calm() > 0;
+    int shared = blend.frames().indexOf(blend.towards());
+    FrameRows towards =
+        calms && shared < 0
+            ? analysis.rows(blend.towards(), raster)
+            : frames.get(Math.max(0, shared));
+    float[][] calm = new float[3][calms ? raster.width() : 0];
     int w = raster.width();
     float[][] sum = new float[3][w];
     float[][] code = new float[3][w];
@@ -136,6 +142,9 @@ public final class EvenBlendWork {
       for (int c = 0; c < 3; c++) {
         maps[c].row(j, sum[c]);
       }
+      if (calms) {
+        towards.codes(j, 0, w, calm[0], calm[1], calm[2]);
+      }
       for (int k = 0; k < frames.size(); k++) {
         maps[3 + k].row(j, share);
         int first = first(share);
@@ -143,16 +152,16 @@ public final class EvenBlendWork {
         if (first >= end) {
           continue;
         }
-        frames.get(k).codes(j, first, end, code[0], code[1], code[2]);
+        boolean read = calms && k == shared;
+        if (!read) {
+          frames.get(k).codes(j, first, end, code[0], code[1], code[2]);
+        }
         for (int c = 0; c < 3; c++) {
-          add(share, code[c], sum[c], first, end);
+          add(share, read ? calm[c] : code[c], sum[c], first, end);
         }
       }
-      if (towards != null) {
-        towards.codes(j, 0, w, code[0], code[1], code[2]);
-        for (int c = 0; c < 3; c++) {
-          calm(code[c], sum[c]);
-        }
+      for (int c = 0; calms && c < 3; c++) {
+        calm(calm[c], sum[c]);
       }
       for (int c = 0; c < 3; c++) {
         float[] into = out.channel(c);
