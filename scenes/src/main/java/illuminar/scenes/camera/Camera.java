@@ -120,7 +120,7 @@ public record Camera(double gain, double fullWell, double read, double[] white) 
     return t < 1 ? (1.5 * t - 2.5) * t * t + 1 : t < 2 ? ((-0.5 * t + 2.5) * t - 4) * t + 2 : 0;
   }
 
-  /** 8-bit codes of a JPEG, interleaved blue, green, red. */
+  /** 8-bit codes of a JPEG, interleaved red, green, blue. */
   public static byte[] codes8(float[] sensor) {
     byte[] out = new byte[sensor.length];
     for (int i = 0; i < sensor.length; i += 3) {
