@@ -164,14 +164,7 @@ export class Preview {
     if (this.socket?.readyState === WebSocket.OPEN) this.socket.send(JSON.stringify(message));
   }
 
-  picture(ask: {
-    recipe?: Recipe;
-    frame?: string;
-    frameNames: Record<string, string>;
-    raster: Raster;
-    probes: Probe[];
-    quality: number;
-  }) {
+  picture(ask: { recipe?: Recipe; frame?: string; raster: Raster; probes: Probe[]; quality: number }) {
     const asked = performance.now();
     const go = () => {
       this.busy = true;

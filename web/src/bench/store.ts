@@ -19,7 +19,7 @@ import {
   type ProbeReading,
   type Raster,
 } from "./preview";
-import { ALL_TONES, frameNames, newId } from "./words";
+import { ALL_TONES, newId } from "./words";
 
 export type Tool = "look" | "outline" | "brush" | "probe";
 
@@ -157,7 +157,6 @@ export function refresh() {
   preview.picture({
     recipe: s.before ? { ...s.recipe, passes: [] } : s.recipe,
     frame: s.alone || undefined,
-    frameNames: frameNames(s.sheet.frames),
     raster: r,
     probes: s.probes,
     quality: s.moving ? 0.85 : 0.93,

@@ -35,10 +35,6 @@ export function frameName(frame: Frame | undefined, frames: Frame[]): string {
   return `${role} ${step(frame, frames)}${nth}`;
 }
 
-export function frameNames(frames: Frame[]): Record<string, string> {
-  return Object.fromEntries(frames.map((f) => [f.id, frameName(f, frames)]));
-}
-
 export function numbers(move: Move): Record<string, number> {
   return move as unknown as Record<string, number>;
 }
