@@ -27,7 +27,7 @@ public final class Gauss {
     return k;
   }
 
-  /** Smooths with edges continued. {@code in} is not modified. */
+  /** Smooths with edges continued; passes over what is 0. {@code in} is not modified. */
   public static Plane smooth(Plane in, double sigma) {
     if (sigma < 0.05) {
       return in.copy();
@@ -36,23 +36,54 @@ public final class Gauss {
     int w = in.width();
     int h = in.height();
     float[] rows = new float[w * h];
+    boolean[] empty = new boolean[h];
     float[] line = new float[w + 2 * k.length];
+    int least = w;
+    int most = 0;
     for (int y = 0; y < h; y++) {
+      int first = first(in.data(), y * w, w);
+      if (first == w) {
+        empty[y] = true;
+        continue;
+      }
+      int from = Math.max(0, first - k.length + 1);
+      int to = Math.min(w, last(in.data(), y * w, w) + k.length);
       System.arraycopy(in.data(), y * w, line, k.length, w);
       Arrays.fill(line, 0, k.length, in.data()[y * w]);
       Arrays.fill(line, k.length + w, line.length, in.data()[y * w + w - 1]);
       for (int d = -k.length + 1; d < k.length; d++) {
-        add(line, k.length + d, k[Math.abs(d)], rows, y * w, w);
+        add(line, k.length + d + from, k[Math.abs(d)], rows, y * w + from, to - from);
       }
+      least = Math.min(least, from);
+      most = Math.max(most, to);
     }
     Plane out = Plane.of(w, h);
     for (int y = 0; y < h; y++) {
       for (int d = -k.length + 1; d < k.length; d++) {
-        int from = Math.max(0, Math.min(h - 1, y + d)) * w;
-        add(rows, from, k[Math.abs(d)], out.data(), y * w, w);
+        int from = Math.max(0, Math.min(h - 1, y + d));
+        if (!empty[from]) {
+          add(rows, from * w + least, k[Math.abs(d)], out.data(), y * w + least, most - least);
+        }
       }
     }
     return out;
+  }
+
+  /** The first value of a row that is not 0; {@code n} if there is none. */
+  private static int first(float[] in, int at, int n) {
+    int i = 0;
+    while (i < n && in[at + i] == 0) {
+      i++;
+    }
+    return i;
+  }
+
+  private static int last(float[] in, int at, int n) {
+    int i = n - 1;
+    while (i >= 0 && in[at + i] == 0) {
+      i--;
+    }
+    return i;
   }
 
   private static void add(float[] in, int from, float share, float[] out, int at, int n) {

@@ -86,6 +86,20 @@ public final class FrameRows {
   }
 
   private void light(int j, int first, int end, float[] r, float[] g, float[] b, int at) {
+    if (!soft && source instanceof Eight eight) {
+      Walk walk = walk(j, first, end);
+      mean(j, first, Math.min(end, walk.first), r, g, b, at);
+      if (walk.first <= walk.last) {
+        eight.run(walk, r, g, b, at);
+        mean(j, walk.last + 1, end, r, g, b, at);
+      }
+      return;
+    }
+    mean(j, first, end, r, g, b, at);
+  }
+
+  /** Light of some pixels of row {@code j}, each read by itself. */
+  private void mean(int j, int first, int end, float[] r, float[] g, float[] b, int at) {
     double u0 = startU + downU * (raster.y() + j);
     double v0 = startV + downV * (raster.y() + j);
     int n = soft ? 2 + (int) Math.ceil(ratio) : 2;
@@ -156,23 +170,44 @@ public final class FrameRows {
   private static final double FIXED = 1L << 32;
 
   /**
-   * Bilinear between 8-bit codes as they are stored, positions in steps of 1/256 pixel. Inside the
-   * frame each column is read once: what stands right of one pixel stands left of the next.
+   * A walk along a row of the raster through the frame, positions in steps of 2^-32 pixel.
+   *
+   * @param first the first pixel of the row whose four neighbours all lie in the frame
+   * @param last the last such pixel; before {@code first} if there is none
    */
-  private void stored(int j, int begin, int end, float[] r, float[] g, float[] b) {
-    byte[] codes = ((Eight) source).codes;
+  private record Walk(long u, long stepU, long v, long stepV, int first, int last) {
+    long uAt(int i) {
+      return u + i * stepU;
+    }
+
+    long vAt(int i) {
+      return v + i * stepV;
+    }
+  }
+
+  private Walk walk(int j, int begin, int end) {
     long stepU = Math.round(acrossU * FIXED);
     long stepV = Math.round(acrossV * FIXED);
     long u = Math.round((startU + downU * (raster.y() + j)) * FIXED) + stepU * raster.x();
     long v = Math.round((startV + downV * (raster.y() + j)) * FIXED) + stepV * raster.x();
     int first = inside(u, stepU, v, stepV, begin, end, 1);
     int last = inside(u, stepU, v, stepV, end - 1, begin - 1, -1);
+    return new Walk(u, stepU, v, stepV, first, last);
+  }
+
+  /**
+   * Bilinear between 8-bit codes as they are stored, positions in steps of 1/256 pixel. Inside the
+   * frame each column is read once: what stands right of one pixel stands left of the next.
+   */
+  private void stored(int j, int begin, int end, float[] r, float[] g, float[] b) {
+    byte[] codes = ((Eight) source).codes;
+    Walk walk = walk(j, begin, end);
     for (int i = begin; i < end; i++) {
-      if (i == first) {
-        run(codes, u + i * stepU, stepU, v + i * stepV, stepV, last - first + 1, r, g, b, i);
-        i = last;
+      if (i == walk.first) {
+        run(codes, walk, r, g, b);
+        i = walk.last;
       } else {
-        one(codes, u + i * stepU, v + i * stepV, r, g, b, i);
+        one(codes, walk.uAt(i), walk.vAt(i), r, g, b, i);
       }
     }
   }
@@ -191,14 +226,15 @@ public final class FrameRows {
 
   private static final float UNIT = 1f / (255 * 65536);
 
-  private void run(
-      byte[] c, long u, long du, long v, long dv, int n, float[] r, float[] g, float[] b, int at) {
+  private void run(byte[] c, Walk walk, float[] r, float[] g, float[] b) {
+    long u = walk.uAt(walk.first);
+    long v = walk.vAt(walk.first);
     int line = 3 * width;
     int seen = Integer.MIN_VALUE;
     int r0 = 0;
     int g0 = 0;
     int b0 = 0;
-    for (int i = 0; i < n; i++) {
+    for (int i = walk.first; i <= walk.last; i++) {
       int x = (int) (u >> 32);
       int fx = (int) (u >>> 24) & 255;
       int fy = (int) (v >>> 24) & 255;
@@ -209,7 +245,7 @@ public final class FrameRows {
         b0 = column(c, p + 2, line, fy);
       }
       // the right side is the next pixel's left side, so it is read at the next pixel's height
-      v += dv;
+      v += walk.stepV;
       int fq = (int) (v >>> 24) & 255;
       int q = (int) (v >> 32) * line + 3 * x + 3;
       int end = q + 2 + line;
@@ -225,14 +261,14 @@ public final class FrameRows {
         g1 = column(c, p + 4, line, fy);
         b1 = column(c, p + 5, line, fy);
       }
-      r[at + i] = ((r0 << 8) + (r1 - r0) * fx) * UNIT;
-      g[at + i] = ((g0 << 8) + (g1 - g0) * fx) * UNIT;
-      b[at + i] = ((b0 << 8) + (b1 - b0) * fx) * UNIT;
+      r[i] = ((r0 << 8) + (r1 - r0) * fx) * UNIT;
+      g[i] = ((g0 << 8) + (g1 - g0) * fx) * UNIT;
+      b[i] = ((b0 << 8) + (b1 - b0) * fx) * UNIT;
       r0 = r1;
       g0 = g1;
       b0 = b1;
       seen = x + 1;
-      u += du;
+      u += walk.stepU;
     }
   }
 
@@ -274,6 +310,51 @@ public final class FrameRows {
     @Override
     boolean codesAreStored() {
       return true;
+    }
+
+    /** Bilinear between lights; as with codes, each column is read once. */
+    private void run(Walk walk, float[] r, float[] g, float[] b, int at) {
+      byte[] c = codes;
+      long u = walk.uAt(walk.first);
+      long v = walk.vAt(walk.first);
+      int line = 3 * width;
+      int seen = Integer.MIN_VALUE;
+      float r0 = 0;
+      float g0 = 0;
+      float b0 = 0;
+      for (int i = walk.first; i <= walk.last; i++) {
+        int x = (int) (u >> 32);
+        float fx = ((int) (u >>> 8) & 0xffffff) * 0x1p-24f;
+        float fy = ((int) (v >>> 8) & 0xffffff) * 0x1p-24f;
+        int p = (int) (v >> 32) * line + 3 * x;
+        if (x != seen) {
+          r0 = column(c, p, line, fy);
+          g0 = column(c, p + 1, line, fy);
+          b0 = column(c, p + 2, line, fy);
+        }
+        v += walk.stepV;
+        float fq = ((int) (v >>> 8) & 0xffffff) * 0x1p-24f;
+        int q = (int) (v >> 32) * line + 3 * x + 3;
+        boolean within = q >= 0 && q + 2 + line < c.length;
+        int right = within ? q : p + 3;
+        float height = within ? fq : fy;
+        float r1 = column(c, right, line, height);
+        float g1 = column(c, right + 1, line, height);
+        float b1 = column(c, right + 2, line, height);
+        r[at + i] = r0 + (r1 - r0) * fx;
+        g[at + i] = g0 + (g1 - g0) * fx;
+        b[at + i] = b0 + (b1 - b0) * fx;
+        r0 = r1;
+        g0 = g1;
+        b0 = b1;
+        seen = x + 1;
+        u += walk.stepU;
+      }
+    }
+
+    private float column(byte[] c, int p, int line, float share) {
+      float top = table[c[p] & 255];
+      return top + (table[c[p + line] & 255] - top) * share;
     }
 
     @Override
