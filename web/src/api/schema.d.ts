@@ -371,7 +371,7 @@ export interface components {
             /** Format: uuid */
             shoot: string;
             /** @enum {string} */
-            kind: "INTAKE" | "LINE_UP" | "DELIVERY";
+            kind: "DEMO" | "INTAKE" | "LINE_UP" | "DELIVERY";
             /** @enum {string} */
             state: "WAITING" | "RUNNING" | "DONE" | "FAILED" | "CANCELLED";
             /** Format: int32 */

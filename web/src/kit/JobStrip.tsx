@@ -1,7 +1,7 @@
 import { Alert, Box, Button, LinearProgress, Typography } from "@mui/material";
 import { ask, type Job } from "../api/client";
 
-const VERB = { INTAKE: "Taking in", LINE_UP: "Lining up", DELIVERY: "Delivering" };
+const VERB = { DEMO: "Taking in", INTAKE: "Taking in", LINE_UP: "Lining up", DELIVERY: "Delivering" };
 
 /** What a long task does, how far it is, and a way to stop it. */
 export function JobStrip({ job }: { job: Job }) {

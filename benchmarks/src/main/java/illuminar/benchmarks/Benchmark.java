@@ -28,6 +28,7 @@ import illuminar.files.Legend;
 import illuminar.files.PictureWriter;
 import illuminar.files.ScreenJpeg;
 import illuminar.scenes.Scenes;
+import illuminar.scenes.views.Views;
 import java.io.ByteArrayOutputStream;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
@@ -64,7 +65,7 @@ public final class Benchmark {
       memory(Path.of(args[1]));
       return;
     }
-    DemoView demo = DemoView.read(Path.of("demo/card"), 6000);
+    DemoView demo = DemoView.read(Views.instrumentRoom(), Path.of("demo/card"), 6000);
     peak(demo);
     List<LineUp.Placed> placed = demo.linedUp();
     Analysis analysis = demo.analysis(placed);
@@ -317,7 +318,7 @@ public final class Benchmark {
   }
 
   private static void memory(Path folder) throws Exception {
-    DemoView demo = DemoView.read(folder, 0);
+    DemoView demo = DemoView.read(Views.instrumentRoom(), folder, 0);
     Analysis analysis = demo.analysis(demo.linedUp());
     finished(new Renderer(analysis, new RenderCache(50_000_000)), busy(0.1, 2));
     for (String line : Files.readAllLines(Path.of("/proc/self/status"))) {

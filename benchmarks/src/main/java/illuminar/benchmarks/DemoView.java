@@ -7,30 +7,74 @@ import illuminar.core.frame.Frames;
 import illuminar.core.frame.Pyramid;
 import illuminar.core.frame.Response;
 import illuminar.core.frame.Role;
+import illuminar.core.frame.Similarity;
+import illuminar.core.intake.Grouping;
 import illuminar.core.lineup.LineUp;
 import illuminar.core.lineup.ResponseEstimate;
 import illuminar.files.BadPicture;
 import illuminar.files.PictureReader;
 import illuminar.scenes.camera.Shot;
-import illuminar.scenes.rooms.Brackets;
+import illuminar.scenes.views.View;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
 
-/** The Instrument room's frames as the product takes them in, from the shipped card. */
-record DemoView(List<Shot> shots, List<Codes> codes, List<Pyramid> pyramids) {
-  static final int ANCHOR = 2;
-  static final int WINDOW = 7;
+/**
+ * A demo view's frames as the product takes them in, from the shipped card: roles and anchor by its
+ * own grouping.
+ */
+record DemoView(
+    View view, List<Codes> codes, List<Pyramid> pyramids, List<Role> roles, int anchor) {
 
   /** Reads the card's frames; {@code longEdge} above 2400 enlarges them for timing. */
-  static DemoView read(Path card, int longEdge) throws BadPicture {
-    List<Shot> shots = Brackets.instrumentRoom();
+  static DemoView read(View view, Path card, int longEdge) throws BadPicture {
     List<Codes> codes = new ArrayList<>();
-    for (Shot s : shots) {
+    List<Grouping.Found> found = new ArrayList<>();
+    for (Shot s : view.shots()) {
       Codes c = PictureReader.pixels(card.resolve(s.file() + ".JPG"), s.file());
+      found.add(
+          new Grouping.Found(
+              s.file(),
+              Optional.of(s.taken()),
+              OptionalDouble.of(s.exposure().stops()),
+              s.flash(),
+              c.width(),
+              c.height(),
+              middle(c)));
       codes.add(longEdge > c.width() ? larger(c, longEdge) : c);
     }
-    return new DemoView(shots, codes, codes.stream().parallel().map(Pyramid::of).toList());
+    Grouping.View grouped = Grouping.view(found);
+    int anchor = 0;
+    for (int i = 0; i < found.size(); i++) {
+      anchor = found.get(i).id().equals(grouped.anchor()) ? i : anchor;
+    }
+    return new DemoView(
+        view,
+        codes,
+        codes.stream().parallel().map(Pyramid::of).toList(),
+        grouped.frames().stream().map(Grouping.Placed::role).toList(),
+        anchor);
+  }
+
+  private static double middle(Codes c) {
+    double sum = 0;
+    int n = 0;
+    for (int i = 1; i < c.eight().length; i += 3 * 97) {
+      sum += (c.eight()[i] & 255) / 255.0;
+      n++;
+    }
+    return sum / n;
+  }
+
+  List<Shot> shots() {
+    return view.shots();
+  }
+
+  /** Where the anchor's points truly lie in a frame, at 2400 pixels wide. */
+  Similarity drift(int frame) {
+    return shots().get(anchor).drift().inverse().then(shots().get(frame).drift());
   }
 
   private static Codes larger(Codes c, int width) {
@@ -60,21 +104,21 @@ record DemoView(List<Shot> shots, List<Codes> codes, List<Pyramid> pyramids) {
   }
 
   List<LineUp.Placed> linedUp() {
-    return LineUp.find(pyramids, ANCHOR, n -> {});
+    return LineUp.find(pyramids, anchor, n -> {});
   }
 
   /** The view ready to be rendered, by the product's own line-up and response. */
   Analysis analysis(List<LineUp.Placed> placed) {
     List<Frame> frames = new ArrayList<>();
-    for (int i = 0; i < shots.size(); i++) {
-      Role role = shots.get(i).flash() ? Role.FLASH : i == WINDOW ? Role.WINDOW : Role.AMBIENT;
-      double stops = shots.get(i).exposure().stops();
-      frames.add(new Frame("f" + i, role, stops, placed.get(i).toFrame(), pyramids.get(i)));
+    for (int i = 0; i < placed.size(); i++) {
+      double stops = shots().get(i).exposure().stops();
+      frames.add(new Frame("f" + i, roles.get(i), stops, placed.get(i).toFrame(), pyramids.get(i)));
     }
-    List<Frame> bracket = frames.stream().filter(f -> f.role() != Role.FLASH).toList();
-    int w = pyramids.get(ANCHOR).width();
-    int h = pyramids.get(ANCHOR).height();
-    Response response = ResponseEstimate.of(bracket, w, h);
-    return new Analysis(new Frames(frames, "f" + ANCHOR, response));
+    List<Frame> bracket =
+        frames.stream().filter(f -> f.role() == Role.AMBIENT || f.role() == Role.WINDOW).toList();
+    int w = pyramids.get(anchor).width();
+    int h = pyramids.get(anchor).height();
+    Response response = bracket.size() < 2 ? Response.srgb() : ResponseEstimate.of(bracket, w, h);
+    return new Analysis(new Frames(frames, "f" + anchor, response));
   }
 }

@@ -1,88 +1,124 @@
 package illuminar.scenes;
 
-import illuminar.core.frame.Similarity;
 import illuminar.files.Legend;
 import illuminar.files.PictureWriter;
 import illuminar.scenes.camera.Camera;
 import illuminar.scenes.camera.Shot;
+import illuminar.scenes.render.Moved;
 import illuminar.scenes.render.Radiance;
 import illuminar.scenes.render.RadianceFile;
 import illuminar.scenes.render.Rendering;
-import illuminar.scenes.rooms.Brackets;
-import illuminar.scenes.rooms.InstrumentRoom;
+import illuminar.scenes.views.View;
+import illuminar.scenes.views.Views;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.List;
 import java.util.Optional;
+import java.util.function.IntConsumer;
 
 /**
  * The command {@code ./illuminar scenes}: renders the demo views and photographs them.
  *
- * <p>Arguments: {@code render FILE WIDTH SAMPLES}, {@code card RADIANCE FOLDER} (JPEG frames),
- * {@code linear RADIANCE FOLDER} (16-bit linear TIFF frames), {@code small RADIANCE FOLDER} (JPEG
- * frames a quarter as long, for tests), {@code small-truth RADIANCE FOLDER} (linear ones with their
- * truth, a tenth as long); {@code all} renders what is missing under .run/scenes and writes the
- * demo card and the small frames anew.
+ * <p>Arguments: {@code all [VIEW...]} renders what is missing under .run/scenes and writes the demo
+ * card, the small frames and the small truth anew; {@code look VIEW WIDTH FOLDER} renders one view
+ * small and photographs it; {@code linear VIEW FOLDER} writes 16-bit linear frames.
  */
 public final class Scenes {
+  /** Where renderings are kept. */
+  public static final Path FOLDER = Path.of(".run/scenes");
+
+  private static final int WIDTH = 2400;
+
+  /** What ships for tests is so many times smaller on each edge. */
+  private static final int SHIPPED = 8;
+
   private Scenes() {}
 
   public static void main(String[] args) throws IOException {
     switch (args[0]) {
-      case "render" ->
-          render(Path.of(args[1]), Integer.parseInt(args[2]), Integer.parseInt(args[3]));
-      case "card" -> card(RadianceFile.read(Path.of(args[1])), Path.of(args[2]));
-      case "linear" -> linear(RadianceFile.read(Path.of(args[1])), Path.of(args[2]));
-      case "small-truth" -> smallTruth(RadianceFile.read(Path.of(args[1])), Path.of(args[2]));
-      case "small" -> card(RadianceFile.read(Path.of(args[1])).smaller(4), Path.of(args[2]));
       case "all" -> {
-        Radiance radiance = instrumentRoom(Path.of(".run/scenes"));
-        card(radiance, Path.of("demo/card"));
-        card(radiance.smaller(4), Path.of("demo/small"));
-        smallTruth(radiance, Path.of("demo/linear"));
+        for (View view : chosen(args)) {
+          all(view);
+        }
+        mishaps(Path.of("demo/card"));
       }
-      default ->
-          throw new IllegalArgumentException(
-              "render, card, linear, small, small-truth or all, not " + args[0]);
+      case "look" -> {
+        View view = Views.of(args[1]);
+        Rendered r = render(view, Integer.parseInt(args[2]));
+        frames(view, r, Path.of(args[3]));
+      }
+      case "linear" -> linear(Views.of(args[1]), kept(Views.of(args[1])), Path.of(args[2]));
+      default -> throw new IllegalArgumentException("all, look or linear, not " + args[0]);
     }
   }
 
-  /** The Instrument room at 2400×1600, rendered where it is not kept in the folder. */
-  public static Radiance instrumentRoom(Path folder) throws IOException {
-    Path file = folder.resolve("instrument-room.radiance");
-    if (!Files.exists(file)) {
-      render(file, 2400, 9);
-    }
-    return RadianceFile.read(file);
+  private static List<View> chosen(String[] args) {
+    return args.length == 1 ? Views.all() : Arrays.stream(args).skip(1).map(Views::of).toList();
   }
 
-  private static void render(Path file, int width, int samples) throws IOException {
+  private static void all(View view) throws IOException {
+    Rendered r = kept(view);
+    frames(view, r, Path.of("demo/card"));
+    if (view.name().equals("instrument-room")) {
+      frames(view, r.smaller(4), Path.of("demo/small", view.name()));
+    }
+    Rendered small = r.smaller(SHIPPED);
+    linear(view, small, Path.of("demo/linear", view.name()));
+    RadianceFile.pack(Path.of("demo/truth", view.name() + ".radiance.gz"), small.still());
+  }
+
+  /** A rendered view, and the same after something moved. */
+  public record Rendered(Radiance still, Optional<Radiance> moved) {
+    public Rendered smaller(int factor) {
+      return new Rendered(still.smaller(factor), moved.map(m -> m.smaller(factor)));
+    }
+  }
+
+  /** A view at 2400×1600, rendered where it is not kept. */
+  public static Rendered kept(View view) throws IOException {
+    Path still = FOLDER.resolve(view.name() + ".radiance");
+    Path moved = FOLDER.resolve(view.name() + "-moved.radiance");
+    if (!Files.exists(still) || view.moved().isPresent() && !Files.exists(moved)) {
+      Rendered r = render(view, WIDTH);
+      if (r.moved.isPresent()) {
+        RadianceFile.write(moved, r.moved.get());
+      }
+      RadianceFile.write(still, r.still);
+    }
+    return new Rendered(
+        RadianceFile.read(still),
+        view.moved().isPresent() ? Optional.of(RadianceFile.read(moved)) : Optional.empty());
+  }
+
+  private static Rendered render(View view, int width) {
     int height = width * 2 / 3;
     long start = System.nanoTime();
-    int[] shown = {-1};
-    Radiance radiance =
+    Radiance still =
         Rendering.render(
-            InstrumentRoom.scene(),
-            width,
-            height,
-            samples,
-            rows -> {
-              int percent = rows * 100 / height;
-              synchronized (shown) {
-                if (percent > shown[0]) {
-                  shown[0] = percent;
-                  System.out.printf("\rInstrument room, %d×%d: %d %%", width, height, percent);
-                }
-              }
-            });
-    RadianceFile.write(file, radiance);
+            view.scene().get(), width, height, view.samples(), progress(view, width, height));
+    Optional<Radiance> moved = Optional.empty();
+    if (view.moved().isPresent()) {
+      Moved m = view.moved().get();
+      moved = Optional.of(m.over(still, view.samples(), rows -> {}));
+    }
     System.out.printf(", %.0f s%n", (System.nanoTime() - start) / 1e9);
+    return new Rendered(still, moved);
   }
 
-  /** Drift is given at 2400 pixels wide; smaller renderings drift in proportion. */
-  private static Similarity drift(Shot shot, Radiance radiance) {
-    return shot.drift().sized(radiance.width() / 2400.0);
+  private static IntConsumer progress(View view, int width, int height) {
+    int[] shown = {-1};
+    return rows -> {
+      int percent = rows * 100 / height;
+      synchronized (shown) {
+        if (percent > shown[0]) {
+          shown[0] = percent;
+          System.out.printf("\r%s, %d×%d: %d %%", view.title(), width, height, percent);
+        }
+      }
+    };
   }
 
   /** What the camera writes beside a picture. */
@@ -97,39 +133,57 @@ public final class Scenes {
         0);
   }
 
-  private static void card(Radiance radiance, Path folder) throws IOException {
+  private static void frames(View view, Rendered r, Path folder) throws IOException {
     Files.createDirectories(folder);
-    Camera camera = Brackets.instrumentCamera();
-    long seed = 1;
-    for (Shot shot : Brackets.instrumentRoom()) {
-      float[] sensor =
-          camera.expose(radiance, shot.strengths(), shot.exposure(), drift(shot, radiance), seed++);
-      try (OutputStream out = Files.newOutputStream(folder.resolve(shot.file() + ".JPG"))) {
-        PictureWriter.jpeg(
-            PictureWriter.image8(radiance.width(), radiance.height(), Camera.codes8(sensor)),
-            0.93,
-            legend(shot),
-            out);
-      }
+    for (Shot shot : view.shots()) {
+      frame(view, r, shot, folder);
     }
   }
 
-  /** Small linear frames, and the lights, view and reflectance that they were taken of. */
-  private static void smallTruth(Radiance radiance, Path folder) throws IOException {
-    Radiance small = radiance.smaller(10);
-    linear(small, folder);
-    RadianceFile.write(folder.resolveSibling("truth").resolve("instrument-room.radiance"), small);
+  private static void frame(View view, Rendered r, Shot shot, Path folder) throws IOException {
+    float[] sensor = view.expose(r.still, r.moved, shot);
+    try (OutputStream out = Files.newOutputStream(folder.resolve(shot.file() + ".JPG"))) {
+      PictureWriter.jpeg(
+          PictureWriter.image8(r.still.width(), r.still.height(), Camera.codes8(sensor)),
+          0.93,
+          legend(shot),
+          out);
+    }
   }
 
-  private static void linear(Radiance radiance, Path folder) throws IOException {
+  /**
+   * What goes wrong on real cards: a frame with the lens cap on, a file that ends early, the same
+   * file twice.
+   */
+  private static void mishaps(Path card) throws IOException {
+    View after = Views.of("long-table-room");
+    Shot last = after.shots().get(after.shots().size() - 1);
+    Shot capped =
+        new Shot(
+            "FWH_0128",
+            last.exposure(),
+            new float[] {1},
+            false,
+            last.drift(),
+            false,
+            last.taken().plusMinutes(2));
+    float[][] nothing = new float[3][WIDTH * (WIDTH * 2 / 3)];
+    Radiance black =
+        new Radiance(WIDTH, WIDTH * 2 / 3, List.of("none"), new float[][][] {nothing}, null);
+    frame(after, new Rendered(black, Optional.empty()), capped, card);
+    byte[] whole = Files.readAllBytes(card.resolve("FWH_0131.JPG"));
+    Files.write(card.resolve("FWH_0130.JPG"), Arrays.copyOf(whole, whole.length * 2 / 5));
+    Files.write(card.resolve("FWH_0142.JPG"), Files.readAllBytes(card.resolve("FWH_0141.JPG")));
+  }
+
+  private static void linear(View view, Rendered r, Path folder) throws IOException {
     Files.createDirectories(folder);
-    Camera camera = Brackets.instrumentCamera();
-    long seed = 1;
-    for (Shot shot : Brackets.instrumentRoom()) {
-      float[] sensor =
-          camera.expose(radiance, shot.strengths(), shot.exposure(), drift(shot, radiance), seed++);
+    for (Shot shot : view.shots()) {
       PictureWriter.linearTiff(
-          PictureWriter.image16(radiance.width(), radiance.height(), Camera.codes16(sensor)),
+          PictureWriter.image16(
+              r.still.width(),
+              r.still.height(),
+              Camera.codes16(view.expose(r.still, r.moved, shot))),
           legend(shot),
           folder.resolve(shot.file() + ".TIF"));
     }

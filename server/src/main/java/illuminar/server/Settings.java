@@ -9,6 +9,8 @@ import org.springframework.boot.context.properties.ConfigurationProperties;
  * @param home folder for originals and deliveries
  * @param card the simulated card reader's folder
  * @param demo whether the demo studio is loaded on the first start
+ * @param worked which views the demo shoot holds at first and what was done with them; a file that
+ *     need not exist
  */
 @ConfigurationProperties("illuminar")
-public record Settings(Path home, Path card, boolean demo) {}
+public record Settings(Path home, Path card, boolean demo, Path worked) {}

@@ -27,7 +27,7 @@ public final class TestServer implements AutoCloseable {
 
   /** Starts with an empty database of this name and the small demo frames on the card. */
   public TestServer(String database) {
-    this(database, Path.of("../demo/small"));
+    this(database, Path.of("../demo/small/instrument-room"));
   }
 
   /**

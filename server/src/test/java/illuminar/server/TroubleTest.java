@@ -64,7 +64,7 @@ class TroubleTest {
   @Test
   void aFullDiskIsSaidAndWhatCameBeforeIsKept() {
     try (TestServer server =
-        new TestServer("trouble_disk", Path.of("../demo/small"), FullDisk.class)) {
+        new TestServer("trouble_disk", Path.of("../demo/small/instrument-room"), FullDisk.class)) {
       Visitor visitor = new Visitor(server.url()).signedIn();
       String shoot = visitor.demoShoot();
       JsonNode job = visitor.done(shoot, visitor.takeInCard(shoot).path("id").asString());
@@ -154,7 +154,7 @@ class TroubleTest {
   /** A bracket of one frame is a view like any other; sRGB is all that is known of its response. */
   @Test
   void oneFrameAloneIsEnough() throws Exception {
-    Files.copy(Path.of("../demo/small/FWH_0114.JPG"), dir.resolve("FWH_0114.JPG"));
+    Files.copy(Path.of("../demo/small/instrument-room/FWH_0114.JPG"), dir.resolve("FWH_0114.JPG"));
     try (TestServer server = new TestServer("trouble_single", dir)) {
       Visitor visitor = new Visitor(server.url()).signedIn();
       String shoot = visitor.demoShoot();
@@ -171,7 +171,8 @@ class TroubleTest {
   /** 16-bit frames that are proportional to light go the whole way from card to recipe. */
   @Test
   void linearFramesGoTheWholeWay() {
-    try (TestServer server = new TestServer("trouble_linear", Path.of("../demo/linear"))) {
+    try (TestServer server =
+        new TestServer("trouble_linear", Path.of("../demo/linear/instrument-room"))) {
       Visitor visitor = new Visitor(server.url()).signedIn();
       String shoot = visitor.demoShoot();
       JsonNode card = visitor.json("/api/shoots/" + shoot + "/card");

@@ -20,6 +20,9 @@ public final class Grouping {
   /** A pause longer than this begins a new view. */
   static final Duration PAUSE = Duration.ofSeconds(75);
 
+  /** Nobody walks to the switch and back in less. */
+  private static final Duration LAMPS = Duration.ofSeconds(5);
+
   private Grouping() {}
 
   /**
@@ -95,21 +98,46 @@ public final class Grouping {
 
   /** Roles and anchor of the frames of one view. */
   public static View view(List<Found> frames) {
-    Optional<Found> window = window(frames);
+    List<Found> ambient = new ArrayList<>();
+    Set<Found> lampsOff = new HashSet<>();
+    for (Found f : frames) {
+      if (!f.flash() && repeatsAfterwards(ambient, f)) {
+        lampsOff.add(f);
+      } else if (!f.flash()) {
+        ambient.add(f);
+      }
+    }
+    Optional<Found> window = window(ambient);
     List<Placed> placed = new ArrayList<>();
     for (Found f : frames) {
-      Role role =
-          f.flash()
-              ? Role.FLASH
-              : window.isPresent() && window.get() == f ? Role.WINDOW : Role.AMBIENT;
-      placed.add(new Placed(f, role));
+      placed.add(new Placed(f, role(f, lampsOff.contains(f), window)));
     }
     return new View(List.copyOf(placed), anchor(placed));
   }
 
+  private static Role role(Found f, boolean lampsOff, Optional<Found> window) {
+    if (f.flash()) {
+      return Role.FLASH;
+    }
+    if (lampsOff) {
+      return Role.LAMPS_OFF;
+    }
+    return window.isPresent() && window.get() == f ? Role.WINDOW : Role.AMBIENT;
+  }
+
+  /** Whether a frame comes after a finished bracket and takes one of its exposures once more. */
+  private static boolean repeatsAfterwards(List<Found> bracket, Found next) {
+    if (bracket.size() < 3 || next.taken().isEmpty() || !repeats(bracket, next)) {
+      return false;
+    }
+    Found last = bracket.get(bracket.size() - 1);
+    return last.taken().isPresent()
+        && Duration.between(last.taken().get(), next.taken().get()).compareTo(LAMPS) >= 0;
+  }
+
   /** A frame that stands apart from the bracket after it and is darker than all but the darkest. */
   private static Optional<Found> window(List<Found> frames) {
-    List<Found> ambient = frames.stream().filter(f -> !f.flash() && f.stops().isPresent()).toList();
+    List<Found> ambient = frames.stream().filter(f -> f.stops().isPresent()).toList();
     if (ambient.size() < 4) {
       return Optional.empty();
     }

@@ -59,6 +59,30 @@ public final class Mesh {
     return frame.origin.y();
   }
 
+  /** A new mesh of all triangles but those of one material. */
+  public Mesh without(Material left) {
+    Mesh out = new Mesh();
+    for (int t = 0; t < store.count; t++) {
+      Material m = store.materials.get(store.material[t]);
+      if (m != left) {
+        out.triangle(
+            corner(store.position, t, 0),
+            corner(store.position, t, 1),
+            corner(store.position, t, 2),
+            corner(store.normal, t, 0),
+            corner(store.normal, t, 1),
+            corner(store.normal, t, 2),
+            m);
+      }
+    }
+    return out;
+  }
+
+  private static double[] corner(float[] of, int triangle, int corner) {
+    int at = triangle * 9 + corner * 3;
+    return new double[] {of[at], of[at + 1], of[at + 2]};
+  }
+
   public int triangles() {
     return store.count;
   }
@@ -180,10 +204,22 @@ public final class Mesh {
 
   /** A round bar from one point to another. */
   public void rod(double[] from, double[] to, double radius, int sides, Material m) {
+    bar(from, to, radius, sides, true, m);
+  }
+
+  /** A round bar without ends, such as a twig. */
+  public void twig(double[] from, double[] to, double radius, int sides, Material m) {
+    bar(from, to, radius, sides, false, m);
+  }
+
+  private void bar(
+      double[] from, double[] to, double radius, int sides, boolean closed, Material m) {
     Vec axis = Vec.of(to[0] - from[0], to[1] - from[1], to[2] - from[2]).unit();
     Vec side = Math.abs(axis.y()) > 0.9 ? Vec.of(1, 0, 0) : Vec.of(0, 1, 0);
     Vec u = axis.cross(side).unit();
     Vec v = axis.cross(u);
+    double[] up = {axis.x(), axis.y(), axis.z()};
+    double[] down = {-axis.x(), -axis.y(), -axis.z()};
     for (int k = 0; k < sides; k++) {
       Vec a = spoke(u, v, 2 * Math.PI * k / sides);
       Vec b = spoke(u, v, 2 * Math.PI * (k + 1) / sides);
@@ -193,10 +229,10 @@ public final class Mesh {
       double[] na = {a.x(), a.y(), a.z()};
       double[] nb = {b.x(), b.y(), b.z()};
       quad(p, new double[][] {na, nb, nb, na}, m);
-      double[] up = {axis.x(), axis.y(), axis.z()};
-      double[] down = {-axis.x(), -axis.y(), -axis.z()};
-      triangle(to, p[3], p[2], up, up, up, m);
-      triangle(from, p[0], p[1], down, down, down, m);
+      if (closed) {
+        triangle(to, p[3], p[2], up, up, up, m);
+        triangle(from, p[0], p[1], down, down, down, m);
+      }
     }
   }
 

@@ -28,6 +28,24 @@ public interface Light {
       far = 0;
     }
 
+    /** Takes over another's values. */
+    public void set(Sample o) {
+      dx = o.dx;
+      dy = o.dy;
+      dz = o.dz;
+      far = o.far;
+      r = o.r;
+      g = o.g;
+      b = o.b;
+    }
+
+    /** Multiplies the light. */
+    public void scale(float by) {
+      r *= by;
+      g *= by;
+      b *= by;
+    }
+
     /** Sets direction and distance; returns the squared distance. */
     float towards(float fx, float fy, float fz, float tx, float ty, float tz) {
       float x = tx - fx;

@@ -15,6 +15,11 @@ public final class Tint {
     return rgb(Locus.daylight(kelvin));
   }
 
+  /** A greenish fluorescent tube. */
+  public static float[] tube() {
+    return rgb(Tube.chromaticity());
+  }
+
   private static float[] rgb(double[] xy) {
     double[] xyz = Space.xyz(xy[0], xy[1]);
     double[] rgb = Space.SRGB_TO_XYZ.inverse().apply(xyz[0], xyz[1], xyz[2]);

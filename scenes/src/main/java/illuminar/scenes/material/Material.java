@@ -33,8 +33,11 @@ public interface Material {
     /** Whether the reflection takes the surface's colour, as metals do. */
     public boolean metal;
 
-    /** Light given off by the lamp group, in kilocandela per square metre. */
+    /** Light given off, in kilocandela per square metre. */
     public float glow;
+
+    /** Which of the scene's glows it is. */
+    public int glowOf;
 
     void reset() {
       r = g = b = 0.5f;
@@ -42,6 +45,7 @@ public interface Material {
       rough = 0.5f;
       metal = false;
       glow = 0;
+      glowOf = 0;
     }
 
     public void prepare(float px, float py, float pz, float mx, float my, float mz) {
@@ -61,7 +65,7 @@ public interface Material {
     }
 
     /** Tilts the normal by a gradient of height. */
-    void bump(float dx, float dy, float dz) {
+    public void bump(float dx, float dy, float dz) {
       float along = dx * nx + dy * ny + dz * nz;
       float ax = nx - (dx - along * nx);
       float ay = ny - (dy - along * ny);

@@ -15,7 +15,7 @@ public final class Backdrop implements Outdoors {
   private final float high;
   private final int width;
   private final int height;
-  private final float[] colours;
+  private final float[] clear;
 
   /**
    * @param left smallest dx / −dz that is drawn, likewise the others
@@ -38,38 +38,44 @@ public final class Backdrop implements Outdoors {
     this.high = high;
     this.width = width;
     height = Math.round(width * (high - low) / (right - left));
-    colours = new float[width * height * 3];
-    IntStream.range(0, height)
+    clear = new float[width * height * 4];
+    IntStream.range(0, width)
         .parallel()
         .forEach(
-            j -> {
-              for (int i = 0; i < width; i++) {
-                float dx = left + (right - left) * (i + 0.5f) / width;
+            i -> {
+              float dx = left + (right - left) * (i + 0.5f) / width;
+              float flat = (float) Math.sqrt(dx * dx + 1);
+              Column column = world.column(x, y, z, dx / flat, -1 / flat);
+              for (int j = 0; j < height; j++) {
                 float dy = low + (high - low) * (j + 0.5f) / height;
-                float n = 1 / (float) Math.sqrt(dx * dx + dy * dy + 1);
-                float[] c = world.seen(x, y, z, dx * n, dy * n, -n);
-                System.arraycopy(c, 0, colours, (j * width + i) * 3, 3);
+                System.arraycopy(column.clear(dy / flat), 0, clear, (j * width + i) * 4, 4);
               }
             });
   }
 
   @Override
-  public float[] seen(float x, float y, float z, float dx, float dy, float dz) {
+  public float[] air() {
+    return world.air();
+  }
+
+  @Override
+  public float[] clear(float x, float y, float z, float dx, float dy, float dz) {
     float u = dz < -1e-4f ? (dx / -dz - left) / (right - left) * width - 0.5f : -1;
     float v = dz < -1e-4f ? (dy / -dz - low) / (high - low) * height - 0.5f : -1;
     if (u < 0 || v < 0 || u >= width - 1 || v >= height - 1) {
-      return world.broad(dx, dy, dz);
+      float[] c = world.broad(dx, dy, dz);
+      return new float[] {c[0], c[1], c[2], 1};
     }
     int i = (int) u;
     int j = (int) v;
     float fx = u - i;
     float fy = v - j;
-    float[] out = new float[3];
-    for (int c = 0; c < 3; c++) {
-      int at = (j * width + i) * 3 + c;
-      float top = colours[at] + (colours[at + 3] - colours[at]) * fx;
-      int under = at + width * 3;
-      float bottom = colours[under] + (colours[under + 3] - colours[under]) * fx;
+    float[] out = new float[4];
+    for (int c = 0; c < 4; c++) {
+      int at = (j * width + i) * 4 + c;
+      float top = clear[at] + (clear[at + 4] - clear[at]) * fx;
+      int under = at + width * 4;
+      float bottom = clear[under] + (clear[under + 4] - clear[under]) * fx;
       out[c] = top + (bottom - top) * fy;
     }
     return out;

@@ -35,44 +35,95 @@ public final class Heath implements Outdoors {
   }
 
   @Override
-  public float[] seen(float x, float y, float z, float dx, float dy, float dz) {
-    float t = march(x, y, z, dx, dy, dz);
-    if (t < 0) {
-      return sky(dx, dy, dz);
-    }
-    float px = x + dx * t;
-    float pz = z + dz * t;
-    float[] c = shade(px, pz, t);
-    float clear = (float) Math.exp(-haze * t);
-    for (int k = 0; k < 3; k++) {
-      c[k] = c[k] * clear + AIR[k] * (1 - clear);
-    }
-    return c;
+  public float[] air() {
+    return AIR;
   }
 
-  private float march(float x, float y, float z, float dx, float dy, float dz) {
-    if (dy > 0.25f) {
-      return -1;
+  @Override
+  public float[] clear(float x, float y, float z, float dx, float dy, float dz) {
+    float flat = (float) Math.sqrt(dx * dx + dz * dz);
+    if (flat < 1e-4f) {
+      return air(sky(dx, dy, dz), 1);
     }
-    float t = 2;
-    float last = t;
-    for (int i = 0; i < 900 && t < 14000; i++) {
-      float gap = y + dy * t - height(x + dx * t, z + dz * t, t);
-      if (gap < 0) {
-        for (int k = 0; k < 14; k++) {
-          float mid = (last + t) / 2;
-          if (y + dy * mid < height(x + dx * mid, z + dz * mid, mid)) {
-            t = mid;
-          } else {
-            last = mid;
-          }
-        }
-        return t;
+    return column(x, y, z, dx / flat, dz / flat).clear(dy / flat);
+  }
+
+  private static float[] air(float[] c, float through) {
+    return new float[] {c[0], c[1], c[2], through};
+  }
+
+  @Override
+  public Column column(float x, float y, float z, float hx, float hz) {
+    return new Land(x, y, z, hx, hz);
+  }
+
+  /**
+   * The land along one direction: how high it rises before the eye, the farther the more coarsely.
+   */
+  private final class Land implements Column {
+    private static final int MOST = 1300;
+    private final float x;
+    private final float y;
+    private final float z;
+    private final float hx;
+    private final float hz;
+    private final float[] far = new float[MOST];
+    private final float[] risen = new float[MOST];
+    private int count;
+
+    Land(float x, float y, float z, float hx, float hz) {
+      this.x = x;
+      this.y = y;
+      this.z = z;
+      this.hx = hx;
+      this.hz = hz;
+      float most = -Float.MAX_VALUE;
+      for (float d = 2; d < 14000 && count < MOST; d += Math.max(0.02f, 0.008f * d)) {
+        most = Math.max(most, slope(d));
+        far[count] = d;
+        risen[count++] = most;
       }
-      last = t;
-      t += Math.max(0.03f + 0.006f * t, Math.min(gap * 0.3f, 0.035f * t));
     }
-    return -1;
+
+    private float slope(float d) {
+      return (height(x + hx * d, z + hz * d, d) - y) / d;
+    }
+
+    @Override
+    public float[] clear(float slope) {
+      float n = 1 / (float) Math.sqrt(1 + slope * slope);
+      int k = first(slope);
+      if (k == count) {
+        return air(sky(hx * n, slope * n, hz * n), 1);
+      }
+      float before = k == 0 ? 1 : far[k - 1];
+      float d = far[k];
+      for (int i = 0; i < 6; i++) {
+        float mid = (before + d) / 2;
+        if (slope(mid) < slope) {
+          before = mid;
+        } else {
+          d = mid;
+        }
+      }
+      // the sky's own colour holds its air already
+      return air(shade(x + hx * d, z + hz * d, d), (float) Math.exp(-haze * d / n));
+    }
+
+    /** The first sample where the land has risen as high as a ray. */
+    private int first(float slope) {
+      int lo = 0;
+      int hi = count;
+      while (lo < hi) {
+        int mid = (lo + hi) / 2;
+        if (risen[mid] >= slope) {
+          hi = mid;
+        } else {
+          lo = mid + 1;
+        }
+      }
+      return lo;
+    }
   }
 
   /** Height of the land at a place, finer the nearer it is. */

@@ -1,7 +1,6 @@
 package illuminar.scenes.render;
 
 import illuminar.scenes.geometry.Bvh;
-import illuminar.scenes.light.Light;
 import illuminar.scenes.material.Material;
 import java.util.SplittableRandom;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -9,89 +8,102 @@ import java.util.function.IntConsumer;
 import java.util.stream.IntStream;
 
 /**
- * Path tracing with every light's share kept apart. Source: Kajiya, "The rendering equation", 1986,
- * with light sampling at each bounce; Schlick 1994 for reflection at an angle. Repeatable bit for
- * bit: each pixel has random numbers of its own.
+ * Looks at a scene through every pixel: surfaces, texture, reflections, light of each group apart.
+ * Source: Schlick 1994 for reflection at an angle. Repeatable bit for bit: each pixel has random
+ * numbers of its own.
  */
-public final class PathTracer {
-  private static final int BOUNCES = 5;
-  private static final float FIREFLY = 6;
-
-  private static final float BOUNCED_LIMIT = 0.5f;
-
+final class PathTracer {
   /** Of so many looks at a pixel, one is followed for light; all see texture and edges. */
   private static final int LOOKS = 3;
 
+  private static final float MIRRORED_LIMIT = 60;
+
   private final Scene scene;
   private final Bvh bvh;
+  private final Transport transport;
   private final int groups;
-  private final Light[][] byGroup;
+  private final Lens lens;
+  private final Crop crop;
 
-  public PathTracer(Scene scene) {
+  /** Pixels {@code x, y} to {@code x + width, y + height} of a picture of {@code whole} size. */
+  record Crop(int wholeWidth, int wholeHeight, int x, int y, int width, int height) {
+    static Crop whole(int width, int height) {
+      return new Crop(width, height, 0, 0, width, height);
+    }
+  }
+
+  PathTracer(Scene scene, Crop crop) {
     this.scene = scene;
+    this.crop = crop;
     bvh = new Bvh(scene.mesh());
+    transport = new Transport(scene, bvh);
     groups = scene.groups().size();
-    byGroup = new Light[groups][];
-    for (int g = 0; g < groups; g++) {
-      int group = g;
-      byGroup[g] = scene.lights().stream().filter(l -> l.group() == group).toArray(Light[]::new);
-    }
+    lens = new Lens(scene.eye(), crop.wholeWidth, crop.wholeHeight);
   }
 
-  /** What one pass over the picture gathers, before smoothing. */
-  static final class Gathered {
-    final int width;
-    final int height;
-    final float[][][] scattered;
-    final float[][][] mirrored;
-    final float[][] glow;
-    final float[][] albedo;
-    final float[][] normal;
-    final float[] depth;
-    final float[] outside;
-    final float[][] view;
-
-    Gathered(int width, int height, int groups) {
-      int n = width * height;
-      this.width = width;
-      this.height = height;
-      scattered = new float[groups][3][n];
-      mirrored = new float[groups][3][n];
-      glow = new float[3][n];
-      albedo = new float[3][n];
-      normal = new float[3][n];
-      depth = new float[n];
-      outside = new float[n];
-      view = new float[3][n];
+  /** Rays of the pixels. */
+  private record Lens(
+      Scene.Eye eye,
+      int width,
+      int height,
+      double half,
+      double cosYaw,
+      double sinYaw,
+      double cosPitch,
+      double sinPitch) {
+    Lens(Scene.Eye eye, int width, int height) {
+      this(
+          eye,
+          width,
+          height,
+          Math.tan(Math.toRadians(eye.wide()) / 2),
+          Math.cos(Math.toRadians(eye.yaw())),
+          Math.sin(Math.toRadians(eye.yaw())),
+          Math.cos(Math.toRadians(eye.pitch())),
+          Math.sin(Math.toRadians(eye.pitch())));
     }
-  }
 
-  /** A thread's own working storage. */
-  private final class Walker {
-    final Bvh.Hit hit = new Bvh.Hit();
-    final Bvh.Hit shadow = new Bvh.Hit();
-    final Material.Point point = new Material.Point();
-    final Light.Sample sample = new Light.Sample();
-    final float[][] light = new float[groups][3];
-    final float[][] mirror = new float[groups][3];
-    final float[][] found = new float[groups][3];
-    SplittableRandom random;
+    void aim(double x, double y, float[] to) {
+      double u = (x / width * 2 - 1) * half;
+      double v = (1 - y / height * 2) * half * height / width;
+      double up = v * cosPitch + sinPitch;
+      double back = -cosPitch + v * sinPitch;
+      double dx = u * cosYaw - back * sinYaw;
+      double dz = back * cosYaw + u * sinYaw;
+      double norm = 1 / Math.sqrt(dx * dx + up * up + dz * dz);
+      to[0] = (float) (dx * norm);
+      to[1] = (float) (up * norm);
+      to[2] = (float) (dz * norm);
+    }
   }
 
   /**
    * Renders with {@code samples} paths and three times as many looks a pixel; {@code progress}
    * hears the rows done.
    */
-  Gathered gather(int width, int height, int samples, IntConsumer progress) {
-    Gathered out = new Gathered(width, height, groups);
+  Gathered gather(int samples, IntConsumer progress) {
+    float ex = scene.eye().place().x();
+    float ey = scene.eye().place().y();
+    float ez = scene.eye().place().z();
+    transport.train(
+        crop.wholeWidth * crop.wholeHeight,
+        (w, random) -> {
+          float[] d = new float[3];
+          lens.aim(random.nextDouble() * lens.width, random.nextDouble() * lens.height, d);
+          if (!bvh.closest(ex, ey, ez, d[0], d[1], d[2], 1e6f, w.hit)) {
+            w.hit.material = null;
+          }
+        });
+    Gathered out = new Gathered(crop.width, crop.height, groups, scene.parts().size());
     AtomicInteger done = new AtomicInteger();
-    ThreadLocal<Walker> walkers = ThreadLocal.withInitial(Walker::new);
-    IntStream.range(0, height)
+    ThreadLocal<Transport.Walker> walkers =
+        ThreadLocal.withInitial(() -> new Transport.Walker(scene));
+    IntStream.range(0, crop.height)
         .parallel()
         .forEach(
             y -> {
-              Walker w = walkers.get();
-              for (int x = 0; x < width; x++) {
+              Transport.Walker w = walkers.get();
+              for (int x = 0; x < crop.width; x++) {
                 pixel(w, x, y, samples, out);
               }
               progress.accept(done.incrementAndGet());
@@ -99,43 +111,26 @@ public final class PathTracer {
     return out;
   }
 
-  private void pixel(Walker w, int x, int y, int samples, Gathered out) {
-    w.random = new SplittableRandom(((long) y << 32 | x) * 0x9E3779B97F4A7C15L + 12345);
+  private void pixel(Transport.Walker w, int x, int y, int samples, Gathered out) {
+    int px = x + crop.x;
+    int py = y + crop.y;
+    w.random = new SplittableRandom(((long) py << 32 | px) * 0x9E3779B97F4A7C15L + 12345);
     int i = y * out.width + x;
-    double half = Math.tan(Math.toRadians(scene.eye().wide()) / 2);
-    double cy = Math.cos(Math.toRadians(scene.eye().yaw()));
-    double sy = Math.sin(Math.toRadians(scene.eye().yaw()));
-    double cp = Math.cos(Math.toRadians(scene.eye().pitch()));
-    double sp = Math.sin(Math.toRadians(scene.eye().pitch()));
-    float ox = scene.eye().place().x();
-    float oy = scene.eye().place().y();
-    float oz = scene.eye().place().z();
+    float ex = scene.eye().place().x();
+    float ey = scene.eye().place().y();
+    float ez = scene.eye().place().z();
+    float[] d = new float[3];
     int lit = 0;
     int looks = samples * LOOKS;
     for (int s = 0; s < looks; s++) {
-      double jx = tent(w.random) * 0.9;
-      double jy = tent(w.random) * 0.9;
-      double u = ((x + 0.5 + jx) / out.width * 2 - 1) * half;
-      double v = (1 - (y + 0.5 + jy) / out.height * 2) * half * out.height / out.width;
-      double upY = v * cp + sp;
-      double back = -cp + v * sp;
-      double dx = u * cy - back * sy;
-      double dz = back * cy + u * sy;
-      double norm = 1 / Math.sqrt(dx * dx + upY * upY + dz * dz);
-      float fx = (float) (dx * norm);
-      float fy = (float) (upY * norm);
-      float fz = (float) (dz * norm);
-      if (!bvh.closest(ox, oy, oz, fx, fy, fz, 1e6f, w.hit)) {
-        float[] l = scene.outdoors().seen(ox, oy, oz, fx, fy, fz);
-        out.outside[i] += 1f / looks;
-        for (int c = 0; c < 3; c++) {
-          out.view[c][i] += l[c] / looks;
-        }
+      lens.aim(px + 0.5 + tent(w.random) * 0.9, py + 0.5 + tent(w.random) * 0.9, d);
+      if (!bvh.closest(ex, ey, ez, d[0], d[1], d[2], 1e6f, w.hit)) {
+        outside(d, i, 1f / looks, out);
         continue;
       }
       boolean follow = s % LOOKS == 0;
       lit += follow ? 1 : 0;
-      surface(w, fx, fy, fz, i, looks, follow, out);
+      surface(w, d, i, looks, follow, out);
     }
     for (int g = 0; g < groups && lit > 0; g++) {
       for (int c = 0; c < 3; c++) {
@@ -148,21 +143,39 @@ public final class PathTracer {
     return random.nextDouble() + random.nextDouble() - 1;
   }
 
+  private void outside(float[] d, int i, float share, Gathered out) {
+    float ex = scene.eye().place().x();
+    float ey = scene.eye().place().y();
+    float ez = scene.eye().place().z();
+    float[] clear = scene.outdoors().clear(ex, ey, ez, d[0], d[1], d[2]);
+    float[] seen = scene.outdoors().hazed(clear);
+    out.outside[i] += share;
+    out.transmission[i] += clear[3] * share;
+    for (int c = 0; c < 3; c++) {
+      out.view[c][i] += seen[c] * share;
+      out.clear[c][i] += clear[c] * share;
+    }
+  }
+
   private void surface(
-      Walker w, float fx, float fy, float fz, int i, int looks, boolean follow, Gathered out) {
+      Transport.Walker w, float[] d, int i, int looks, boolean follow, Gathered out) {
     Bvh.Hit hit = w.hit;
-    w.point.prepare(hit.x, hit.y, hit.z, hit.nx, hit.ny, hit.nz);
-    float gx = hit.nx;
-    float gy = hit.ny;
-    float gz = hit.nz;
-    float t = hit.t;
-    w.point.detail = true;
-    hit.material.shade(w.point);
-    w.point.detail = false;
+    float share = 1f / looks;
+    int part = scene.part(hit.material);
+    if (part >= 0) {
+      out.parts[part][i] += share;
+    }
     Material.Point p = w.point;
-    float px = p.x + gx * 4e-4f;
-    float py = p.y + gy * 4e-4f;
-    float pz = p.z + gz * 4e-4f;
+    p.prepare(hit.x, hit.y, hit.z, hit.nx, hit.ny, hit.nz);
+    float t = hit.t;
+    p.detail = true;
+    hit.material.shade(p);
+    p.detail = false;
+    Transport.Place start = w.start();
+    start.set(p.x + hit.nx * 4e-4f, p.y + hit.ny * 4e-4f, p.z + hit.nz * 4e-4f, p.nx, p.ny, p.nz);
+    float x = start.x;
+    float y = start.y;
+    float z = start.z;
     float nx = p.nx;
     float ny = p.ny;
     float nz = p.nz;
@@ -170,15 +183,13 @@ public final class PathTracer {
     float gloss = p.gloss;
     float rough = p.rough;
     boolean metal = p.metal;
-    if (p.glow > 0) {
-      for (int c = 0; c < 3; c++) {
-        out.glow[c][i] += p.glow * scene.lampColour()[c] / looks;
-      }
+    for (int c = 0; c < 3 && p.glow > 0; c++) {
+      out.glow[scene.glow(p.glowOf).group()][c][i] +=
+          p.glow * scene.glow(p.glowOf).colour()[c] * share;
     }
-    float cos = Math.max(0, -(fx * nx + fy * ny + fz * nz));
+    float cos = Math.max(0, -(d[0] * nx + d[1] * ny + d[2] * nz));
     float fresnel =
         gloss <= 0 ? 0 : gloss + (1 - gloss) * (float) Math.pow(1 - cos, 5) * (1 - rough);
-    float share = 1f / looks;
     for (int c = 0; c < 3; c++) {
       out.albedo[c][i] += colour[c] * (1 - fresnel) * share;
     }
@@ -189,220 +200,73 @@ public final class PathTracer {
     if (!follow) {
       return;
     }
-    share *= LOOKS;
-
-    clear(w.light);
-    arrive(w, px, py, pz, nx, ny, nz, w.light, 1, 1, 1, 1);
-    bounce(w, px, py, pz, nx, ny, nz, w.light, 1, 1, 1, 1);
+    float[] light = transport.arriving(w);
     for (int g = 0; g < groups; g++) {
       for (int c = 0; c < 3; c++) {
-        out.scattered[g][c][i] += Math.min(FIREFLY, w.light[g][c]);
+        out.scattered[g][c][i] += light[3 * g + c];
       }
     }
     float chance = Math.min(1, 0.08f + fresnel * 4);
     if (fresnel > 0.004f && w.random.nextDouble() < chance) {
-      share /= chance;
-      reflect(w, px, py, pz, nx, ny, nz, fx, fy, fz, rough);
-      for (int g = 0; g < groups; g++) {
-        for (int c = 0; c < 3; c++) {
-          float tint =
-              metal
-                  ? colour[c] / Math.max(0.05f, Math.max(colour[0], Math.max(colour[1], colour[2])))
-                  : 1;
-          out.mirrored[g][c][i] += fresnel * tint * Math.min(FIREFLY, w.mirror[g][c]) * share;
-        }
+      start.set(x, y, z, nx, ny, nz);
+      float[] mirror = reflected(w, d, rough);
+      float weight = fresnel * share * LOOKS / chance;
+      float most = Math.max(0.05f, Math.max(colour[0], Math.max(colour[1], colour[2])));
+      for (int k = 0; k < groups * 3; k++) {
+        float tint = metal ? colour[k % 3] / most : 1;
+        out.mirrored[k / 3][k % 3][i] += weight * tint * Math.min(MIRRORED_LIMIT, mirror[k]);
       }
     }
   }
 
-  private static void clear(float[][] a) {
-    for (float[] row : a) {
-      row[0] = row[1] = row[2] = 0;
-    }
-  }
-
-  /**
-   * Light that comes straight from the sources, one random point each; with {@code every} = 2 from
-   * a random half of the groups, counted double.
-   */
-  private void arrive(
-      Walker w,
-      float x,
-      float y,
-      float z,
-      float nx,
-      float ny,
-      float nz,
-      float[][] into,
-      float r,
-      float g,
-      float b,
-      int every) {
-    int skip = every == 1 ? -1 : w.random.nextInt(every);
-    for (int k = 0; k < groups; k++) {
-      Light[] of = byGroup[k];
-      if (of.length == 0 || skip >= 0 && k % every == skip) {
-        continue;
-      }
-      Light light = of.length == 1 ? of[0] : of[w.random.nextInt(of.length)];
-      light.sample(x, y, z, w.random, w.sample);
-      Light.Sample s = w.sample;
-      float cos = s.dx * nx + s.dy * ny + s.dz * nz;
-      if (cos <= 0 || s.far <= 0) {
-        continue;
-      }
-      if (bvh.blocked(x, y, z, s.dx, s.dy, s.dz, s.far, w.shadow)) {
-        continue;
-      }
-      float weight = cos * every * of.length / (float) Math.PI;
-      into[k][0] += r * s.r * weight;
-      into[k][1] += g * s.g * weight;
-      into[k][2] += b * s.b * weight;
-    }
-  }
-
-  /** Follows scattered light onwards from a point, adding what it finds into {@code into}. */
-  private void bounce(
-      Walker w,
-      float x,
-      float y,
-      float z,
-      float nx,
-      float ny,
-      float nz,
-      float[][] into,
-      float r0,
-      float g0,
-      float b0,
-      int depth0) {
-    float r = r0;
-    float g = g0;
-    float b = b0;
-    float px = x;
-    float py = y;
-    float pz = z;
-    float mx = nx;
-    float my = ny;
-    float mz = nz;
-    for (int depth = depth0; depth < BOUNCES; depth++) {
-      double h = 2 * w.random.nextDouble() - 1;
-      double a = 2 * Math.PI * w.random.nextDouble();
-      double s = Math.sqrt(Math.max(0, 1 - h * h));
-      float dx = mx + (float) (s * Math.cos(a));
-      float dy = my + (float) h;
-      float dz = mz + (float) (s * Math.sin(a));
-      float norm = (float) Math.sqrt(dx * dx + dy * dy + dz * dz);
-      if (norm < 1e-4f) {
-        return;
-      }
-      dx /= norm;
-      dy /= norm;
-      dz /= norm;
-      if (!bvh.closest(px, py, pz, dx, dy, dz, 1e4f, w.hit)) {
-        return;
-      }
-      Bvh.Hit hit = w.hit;
-      w.point.prepare(hit.x, hit.y, hit.z, hit.nx, hit.ny, hit.nz);
-      hit.material.shade(w.point);
-      r *= w.point.r;
-      g *= w.point.g;
-      b *= w.point.b;
-      if (w.point.metal) {
-        r *= 2.6f;
-        g *= 2.6f;
-        b *= 2.6f;
-      }
-      float keep = Math.min(0.95f, Math.max(r, Math.max(g, b)) * 1.1f);
-      if (depth > 1) {
-        if (w.random.nextDouble() >= keep) {
-          return;
-        }
-        r /= keep;
-        g /= keep;
-        b /= keep;
-      }
-      px = hit.x + hit.nx * 4e-4f;
-      py = hit.y + hit.ny * 4e-4f;
-      pz = hit.z + hit.nz * 4e-4f;
-      mx = hit.nx;
-      my = hit.ny;
-      mz = hit.nz;
-      arrive(w, px, py, pz, mx, my, mz, w.found, r, g, b, 2);
-      for (int k = 0; k < groups; k++) {
-        for (int c = 0; c < 3; c++) {
-          into[k][c] += Math.min(BOUNCED_LIMIT, w.found[k][c]);
-          w.found[k][c] = 0;
-        }
-      }
-    }
-  }
-
-  /** Light seen in a glossy surface, into the walker's mirror. */
-  private void reflect(
-      Walker w,
-      float x,
-      float y,
-      float z,
-      float nx,
-      float ny,
-      float nz,
-      float fx,
-      float fy,
-      float fz,
-      float rough) {
-    clear(w.mirror);
+  /** Light seen in a glossy surface at the walker's start. */
+  private float[] reflected(Transport.Walker w, float[] eye, float rough) {
+    float[] out = new float[groups * 3];
+    Transport.Place p = w.start();
     float spread = rough * rough;
     double h = 2 * w.random.nextDouble() - 1;
     double a = 2 * Math.PI * w.random.nextDouble();
     double s = Math.sqrt(1 - h * h);
     double size = spread * Math.sqrt(w.random.nextDouble()) * 0.9;
-    float hx = nx + (float) (size * s * Math.cos(a));
-    float hy = ny + (float) (size * h);
-    float hz = nz + (float) (size * s * Math.sin(a));
+    float hx = p.nx + (float) (size * s * Math.cos(a));
+    float hy = p.ny + (float) (size * h);
+    float hz = p.nz + (float) (size * s * Math.sin(a));
     float norm = (float) Math.sqrt(hx * hx + hy * hy + hz * hz);
     hx /= norm;
     hy /= norm;
     hz /= norm;
-    float d = 2 * (fx * hx + fy * hy + fz * hz);
-    float dx = fx - d * hx;
-    float dy = fy - d * hy;
-    float dz = fz - d * hz;
-    if (dx * nx + dy * ny + dz * nz <= 0) {
-      return;
+    float d = 2 * (eye[0] * hx + eye[1] * hy + eye[2] * hz);
+    float dx = eye[0] - d * hx;
+    float dy = eye[1] - d * hy;
+    float dz = eye[2] - d * hz;
+    if (dx * p.nx + dy * p.ny + dz * p.nz <= 0) {
+      return out;
     }
-    if (!bvh.closest(x, y, z, dx, dy, dz, 1e4f, w.hit)) {
-      float[] l =
-          rough < 0.15f
-              ? scene.outdoors().seen(x, y, z, dx, dy, dz)
-              : scene.outdoors().broad(dx, dy, dz);
-      if (dz < 0) {
-        System.arraycopy(l, 0, w.mirror[0], 0, 3);
+    if (!bvh.closest(p.x, p.y, p.z, dx, dy, dz, 1e4f, w.hit)) {
+      if (dz < 0 || scene.open()) {
+        float[] l =
+            rough < 0.15f
+                ? scene.outdoors().seen(p.x, p.y, p.z, dx, dy, dz)
+                : scene.outdoors().broad(dx, dy, dz);
+        System.arraycopy(l, 0, out, 0, 3);
       }
-      return;
+      return out;
     }
     Bvh.Hit hit = w.hit;
     w.point.prepare(hit.x, hit.y, hit.z, hit.nx, hit.ny, hit.nz);
     hit.material.shade(w.point);
-    float r = w.point.r;
-    float g = w.point.g;
-    float b = w.point.b;
-    if (w.point.glow > 0) {
-      for (int c = 0; c < 3; c++) {
-        w.mirror[scene.lampGroup()][c] += w.point.glow * scene.lampColour()[c];
-      }
+    float more = w.point.metal ? 2.6f : 1;
+    float[] colour = {w.point.r * more, w.point.g * more, w.point.b * more};
+    float glow = w.point.glow;
+    int glowOf = w.point.glowOf;
+    p.above(hit);
+    float[] light = transport.arriving(w);
+    for (int k = 0; k < out.length; k++) {
+      out[k] = light[k] * colour[k % 3];
     }
-    if (w.point.metal) {
-      r *= 2.6f;
-      g *= 2.6f;
-      b *= 2.6f;
+    for (int c = 0; c < 3 && glow > 0; c++) {
+      out[3 * scene.glow(glowOf).group() + c] += glow * scene.glow(glowOf).colour()[c];
     }
-    float px = hit.x + hit.nx * 4e-4f;
-    float py = hit.y + hit.ny * 4e-4f;
-    float pz = hit.z + hit.nz * 4e-4f;
-    float qx = hit.nx;
-    float qy = hit.ny;
-    float qz = hit.nz;
-    arrive(w, px, py, pz, qx, qy, qz, w.mirror, r, g, b, 1);
-    bounce(w, px, py, pz, qx, qy, qz, w.mirror, r, g, b, BOUNCES - 2);
+    return out;
   }
 }

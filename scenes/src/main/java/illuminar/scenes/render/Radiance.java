@@ -7,42 +7,40 @@ import java.util.List;
  * in kcd/m².
  *
  * @param lights one entry for each light group: three planes of the picture under this light alone
- * @param outside share of each pixel that shows the world outside, in [0, 1]
- * @param view three planes of the world outside alone, premultiplied by {@code outside}
- * @param albedo three planes of reflectance
  */
-public record Radiance(
-    int width,
-    int height,
-    List<String> names,
-    float[][][] lights,
-    float[] outside,
-    float[][] view,
-    float[][] albedo) {
+public record Radiance(int width, int height, List<String> names, float[][][] lights, Truth truth) {
 
   /** The same view with each edge divided by {@code factor}, areas averaged. */
   public Radiance smaller(int factor) {
     int w = width / factor;
     int h = height / factor;
-    float[][][] less = new float[lights.length][][];
+    float[][][] less = new float[lights.length][3][];
     for (int l = 0; l < less.length; l++) {
-      less[l] = smaller(lights[l], factor, w, h);
+      for (int c = 0; c < 3; c++) {
+        less[l][c] = smaller(lights[l][c], factor, w, h);
+      }
     }
-    float[] share = smaller(new float[][] {outside}, factor, w, h)[0];
-    return new Radiance(
-        w, h, names, less, share, smaller(view, factor, w, h), smaller(albedo, factor, w, h));
+    List<float[]> planes = truth.planes().stream().map(p -> smaller(p, factor, w, h)).toList();
+    return new Radiance(w, h, names, less, Truth.of(truth.parts(), planes));
   }
 
-  private float[][] smaller(float[][] planes, int factor, int w, int h) {
-    float[][] out = new float[planes.length][w * h];
-    for (int c = 0; c < planes.length; c++) {
-      for (int y = 0; y < h * factor; y++) {
-        for (int x = 0; x < w * factor; x++) {
-          out[c][y / factor * w + x / factor] += planes[c][y * width + x] / (factor * factor);
-        }
+  private float[] smaller(float[] plane, int factor, int w, int h) {
+    float[] out = new float[w * h];
+    for (int y = 0; y < h * factor; y++) {
+      for (int x = 0; x < w * factor; x++) {
+        out[y / factor * w + x / factor] += plane[y * width + x] / (factor * factor);
       }
     }
     return out;
+  }
+
+  /** Number of a light group. */
+  public int light(String name) {
+    int k = names.indexOf(name);
+    if (k < 0) {
+      throw new IllegalArgumentException("no light " + name + " among " + names);
+    }
+    return k;
   }
 
   /** The sum of the lights, each with its own strength; a new array of three planes. */

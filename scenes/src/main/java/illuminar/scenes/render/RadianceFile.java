@@ -1,6 +1,10 @@
 package illuminar.scenes.render;
 
+import java.io.BufferedInputStream;
+import java.io.BufferedOutputStream;
 import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.channels.FileChannel;
@@ -10,10 +14,12 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.util.List;
+import java.util.zip.GZIPInputStream;
+import java.util.zip.GZIPOutputStream;
 
 /**
- * Keeps a rendered view between commands: a line of text (width, height, light names), then the
- * planes as little-endian floats: each light, outside share, view, albedo.
+ * Keeps a rendered view between commands: a line of text (width, height, light names, part names),
+ * then the planes as little-endian floats: each light, then the truth's.
  */
 public final class RadianceFile {
   private RadianceFile() {}
@@ -21,31 +27,22 @@ public final class RadianceFile {
   public static void write(Path path, Radiance radiance) throws IOException {
     Files.createDirectories(path.toAbsolutePath().getParent());
     Path part = path.resolveSibling(path.getFileName() + ".part");
-    String head =
-        radiance.width()
-            + " "
-            + radiance.height()
-            + " "
-            + String.join(",", radiance.names())
-            + "\n";
     try (FileChannel out =
         FileChannel.open(
             part,
             StandardOpenOption.CREATE,
             StandardOpenOption.WRITE,
             StandardOpenOption.TRUNCATE_EXISTING)) {
-      out.write(ByteBuffer.wrap(head.getBytes(StandardCharsets.US_ASCII)));
+      out.write(ByteBuffer.wrap(head(radiance)));
       for (float[][] light : radiance.lights()) {
-        planes(out, light);
+        planes(out, List.of(light));
       }
-      planes(out, radiance.outside());
-      planes(out, radiance.view());
-      planes(out, radiance.albedo());
+      planes(out, radiance.truth().planes());
     }
     Files.move(part, path, StandardCopyOption.REPLACE_EXISTING);
   }
 
-  private static void planes(FileChannel out, float[]... planes) throws IOException {
+  private static void planes(FileChannel out, List<float[]> planes) throws IOException {
     for (float[] plane : planes) {
       ByteBuffer bytes = ByteBuffer.allocate(plane.length * 4).order(ByteOrder.LITTLE_ENDIAN);
       bytes.asFloatBuffer().put(plane);
@@ -63,16 +60,76 @@ public final class RadianceFile {
         head.append((char) one.get(0));
         one.clear();
       }
-      String[] words = head.toString().split(" ");
-      int w = Integer.parseInt(words[0]);
-      int h = Integer.parseInt(words[1]);
-      List<String> names = List.of(words[2].split(","));
-      float[][][] lights = new float[names.size()][][];
-      for (int i = 0; i < lights.length; i++) {
-        lights[i] = planes(in, 3, w * h);
+      return of(head.toString(), (count, n) -> planes(in, count, n));
+    }
+  }
+
+  private interface Planes {
+    float[][] next(int count, int n) throws IOException;
+  }
+
+  private static byte[] head(Radiance radiance) {
+    return String.join(
+            ";",
+            String.valueOf(radiance.width()),
+            String.valueOf(radiance.height()),
+            String.join(",", radiance.names()),
+            String.join(",", radiance.truth().parts()) + "\n")
+        .getBytes(StandardCharsets.US_ASCII);
+  }
+
+  private static Radiance of(String head, Planes in) throws IOException {
+    String[] words = head.split(";", -1);
+    int w = Integer.parseInt(words[0]);
+    int h = Integer.parseInt(words[1]);
+    List<String> names = List.of(words[2].split(","));
+    List<String> parts = words[3].isEmpty() ? List.of() : List.of(words[3].split(","));
+    float[][][] lights = new float[names.size()][][];
+    for (int i = 0; i < lights.length; i++) {
+      lights[i] = in.next(3, w * h);
+    }
+    float[][] truth = in.next(Truth.FIXED + parts.size(), w * h);
+    return new Radiance(w, h, names, lights, Truth.of(parts, List.of(truth)));
+  }
+
+  /** Writes the same packed: 16-bit floats in a gzip stream, for what ships. */
+  public static void pack(Path path, Radiance radiance) throws IOException {
+    Files.createDirectories(path.toAbsolutePath().getParent());
+    try (OutputStream out =
+        new GZIPOutputStream(new BufferedOutputStream(Files.newOutputStream(path)))) {
+      out.write(head(radiance));
+      for (float[][] light : radiance.lights()) {
+        for (float[] plane : light) {
+          out.write(Half.bytes(plane));
+        }
       }
-      return new Radiance(
-          w, h, names, lights, planes(in, 1, w * h)[0], planes(in, 3, w * h), planes(in, 3, w * h));
+      for (float[] plane : radiance.truth().planes()) {
+        out.write(Half.bytes(plane));
+      }
+    }
+  }
+
+  /** Reads what {@link #pack} wrote. */
+  public static Radiance unpack(Path path) throws IOException {
+    try (InputStream in =
+        new GZIPInputStream(new BufferedInputStream(Files.newInputStream(path)))) {
+      StringBuilder head = new StringBuilder();
+      for (int b = in.read(); b != '\n' && b >= 0; b = in.read()) {
+        head.append((char) b);
+      }
+      return of(
+          head.toString(),
+          (count, n) -> {
+            float[][] planes = new float[count][];
+            for (int k = 0; k < count; k++) {
+              byte[] bytes = in.readNBytes(2 * n);
+              if (bytes.length < 2 * n) {
+                throw new IOException("packed radiance ends early");
+              }
+              planes[k] = Half.floats(bytes);
+            }
+            return planes;
+          });
     }
   }
 

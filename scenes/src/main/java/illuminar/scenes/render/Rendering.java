@@ -9,41 +9,55 @@ public final class Rendering {
   /** Renders a scene; {@code progress} hears the rows done of {@code height}. */
   public static Radiance render(
       Scene scene, int width, int height, int samples, IntConsumer progress) {
-    PathTracer.Gathered g = new PathTracer(scene).gather(width, height, samples, progress);
-    int groups = scene.groups().size();
-    for (int i = 0; i < width * height; i++) {
-      float n =
-          (float)
-              Math.sqrt(
-                  g.normal[0][i] * g.normal[0][i]
-                      + g.normal[1][i] * g.normal[1][i]
-                      + g.normal[2][i] * g.normal[2][i]);
-      if (n > 0) {
-        g.normal[0][i] /= n;
-        g.normal[1][i] /= n;
-        g.normal[2][i] /= n;
-      }
+    return render(scene, PathTracer.Crop.whole(width, height), samples, progress);
+  }
+
+  /** Renders a piece of a picture. */
+  static Radiance render(Scene scene, PathTracer.Crop crop, int samples, IntConsumer progress) {
+    Gathered g = new PathTracer(scene, crop).gather(samples, progress);
+    unit(g.normal);
+    Smoothing.smooth(g, g.scattered, 6, 1.0f);
+    for (float[][] mirrored : g.mirrored) {
+      Smoothing.calm(g, mirrored);
     }
-    float[][][] lights = new float[groups][][];
-    for (int k = 0; k < groups; k++) {
-      Smoothing.calm(g, g.scattered[k]);
-      Smoothing.calm(g, g.mirrored[k]);
-      Smoothing.smooth(g, g.scattered[k], 6, 1.0f);
-      Smoothing.smooth(g, g.mirrored[k], 3, 0.8f);
-      lights[k] = new float[3][width * height];
+    Smoothing.smooth(g, g.mirrored, 3, 0.8f);
+    for (int k = 0; k < g.scattered.length; k++) {
       for (int c = 0; c < 3; c++) {
-        for (int i = 0; i < width * height; i++) {
-          float l = g.scattered[k][c][i] * g.albedo[c][i] + g.mirrored[k][c][i];
+        float[] light = g.scattered[k][c];
+        for (int i = 0; i < light.length; i++) {
+          light[i] = light[i] * g.albedo[c][i] + g.mirrored[k][c][i] + g.glow[k][c][i];
           if (k == 0) {
-            l += g.view[c][i];
+            light[i] += g.view[c][i];
           }
-          if (k == scene.lampGroup()) {
-            l += g.glow[c][i];
-          }
-          lights[k][c][i] = l;
         }
       }
     }
-    return new Radiance(width, height, scene.groups(), lights, g.outside, g.view, g.albedo);
+    return new Radiance(
+        g.width,
+        g.height,
+        scene.groups(),
+        g.scattered,
+        new Truth(
+            g.outside,
+            g.view,
+            g.clear,
+            g.transmission,
+            g.albedo,
+            g.normal,
+            g.depth,
+            scene.partNames(),
+            g.parts));
+  }
+
+  private static void unit(float[][] normal) {
+    for (int i = 0; i < normal[0].length; i++) {
+      float x = normal[0][i];
+      float y = normal[1][i];
+      float z = normal[2][i];
+      float n = (float) Math.sqrt(x * x + y * y + z * z);
+      for (int c = 0; c < 3 && n > 0; c++) {
+        normal[c][i] /= n;
+      }
+    }
   }
 }

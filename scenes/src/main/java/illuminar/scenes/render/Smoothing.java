@@ -1,5 +1,6 @@
 package illuminar.scenes.render;
 
+import java.util.Arrays;
 import java.util.stream.IntStream;
 
 /**
@@ -9,33 +10,52 @@ import java.util.stream.IntStream;
  */
 final class Smoothing {
   private static final float[] KERNEL = {1 / 16f, 4 / 16f, 6 / 16f, 4 / 16f, 1 / 16f};
+  private static final int TAPS = 25;
 
   private Smoothing() {}
 
   /**
-   * Smooths three planes in place.
+   * Smooths the light of all groups in place.
    *
    * @param tolerance how far two values may differ, as a share of their size, to be mixed; halves
    *     with each of the {@code levels} after the first two, which mix everything on one surface
    */
-  static void smooth(PathTracer.Gathered g, float[][] light, int levels, float tolerance) {
-    float[][] from = light;
-    float[][] to = new float[3][g.width * g.height];
-    for (int level = 0; level < levels; level++) {
-      step(g, from, to, 1 << level, level < 2 ? 1e3f : tolerance / (1 << (level - 2)));
-      float[][] swap = from;
-      from = to;
-      to = swap;
+  static void smooth(Gathered g, float[][][] light, int levels, float tolerance) {
+    boolean[] thin = new boolean[g.width * g.height];
+    IntStream.range(0, g.height)
+        .parallel()
+        .forEach(y -> new Row(g, light, light, 1, 0).thin(y, thin));
+    for (float[][] of : light) {
+      calm(g, of, thin);
     }
-    if (from != light) {
-      for (int c = 0; c < 3; c++) {
-        System.arraycopy(from[c], 0, light[c], 0, light[c].length);
+    float[][][] to = new float[light.length][3][g.width * g.height];
+    for (int level = 0; level < levels; level++) {
+      float[][][] from = light;
+      float[][][] into = to;
+      int reach = 1 << level;
+      float tol = level < 2 ? 0 : tolerance / (1 << (level - 2));
+      IntStream.range(0, g.height)
+          .parallel()
+          .forEach(y -> new Row(g, from, into, reach, tol).run(y));
+      for (int k = 0; k < light.length; k++) {
+        float[][] swap = light[k];
+        light[k] = to[k];
+        to[k] = swap;
       }
     }
   }
 
   /** Holds single sparks down to the brightest but one of their neighbours. */
-  static void calm(PathTracer.Gathered g, float[][] light) {
+  static void calm(Gathered g, float[][] light) {
+    boolean[] all = new boolean[g.width * g.height];
+    Arrays.fill(all, true);
+    calm(g, light, all);
+  }
+
+  /**
+   * @param where only here; on broad surfaces smoothing does better, and keeps the sum
+   */
+  private static void calm(Gathered g, float[][] light, boolean[] where) {
     for (float[] plane : light) {
       float[] from = plane.clone();
       IntStream.range(1, g.height - 1)
@@ -44,6 +64,9 @@ final class Smoothing {
               y -> {
                 for (int x = 1; x < g.width - 1; x++) {
                   int i = y * g.width + x;
+                  if (!where[i]) {
+                    continue;
+                  }
                   float first = 0;
                   float second = 0;
                   for (int k = 0; k < 9; k++) {
@@ -57,73 +80,104 @@ final class Smoothing {
     }
   }
 
-  private static void step(
-      PathTracer.Gathered g, float[][] from, float[][] to, int reach, float tolerance) {
-    IntStream.range(0, g.height)
-        .parallel()
-        .forEach(
-            y -> {
-              for (int x = 0; x < g.width; x++) {
-                pixel(g, from, to, x, y, reach, tolerance);
-              }
-            });
-  }
+  /** One row of one level; how alike two surfaces are is found once for all groups. */
+  private static final class Row {
+    private final Gathered g;
+    private final float[][][] from;
+    private final float[][][] to;
+    private final int reach;
+    private final float tolerance;
+    private final int[] at = new int[TAPS];
+    private final float[] alike = new float[TAPS];
 
-  private static void pixel(
-      PathTracer.Gathered g, float[][] from, float[][] to, int x, int y, int reach, float tol) {
-    int i = y * g.width + x;
-    if (g.outside[i] > 0.999f) {
-      to[0][i] = from[0][i];
-      to[1][i] = from[1][i];
-      to[2][i] = from[2][i];
-      return;
+    Row(Gathered g, float[][][] from, float[][][] to, int reach, float tolerance) {
+      this.g = g;
+      this.from = from;
+      this.to = to;
+      this.reach = reach;
+      this.tolerance = tolerance;
     }
-    float r = 0;
-    float gr = 0;
-    float b = 0;
-    float total = 0;
-    float centre = from[0][i] + from[1][i] + from[2][i];
-    for (int v = -2; v <= 2; v++) {
-      int yy = y + v * reach;
-      if (yy < 0 || yy >= g.height) {
-        continue;
+
+    void run(int y) {
+      for (int x = 0; x < g.width; x++) {
+        int i = y * g.width + x;
+        int n = g.outside[i] > 0.999f ? 0 : surfaces(x, y, i);
+        for (int k = 0; k < from.length; k++) {
+          mix(from[k], to[k], i, n);
+        }
       }
-      for (int u = -2; u <= 2; u++) {
-        int xx = x + u * reach;
-        if (xx < 0 || xx >= g.width) {
+    }
+
+    /** Notes which pixels have hardly any like them around, such as edges. */
+    void thin(int y, boolean[] out) {
+      for (int x = 0; x < g.width; x++) {
+        int n = surfaces(x, y, y * g.width + x);
+        float sum = 0;
+        for (int k = 0; k < n; k++) {
+          sum += alike[k];
+        }
+        out[y * g.width + x] = sum < 0.6f;
+      }
+    }
+
+    private int surfaces(int x, int y, int i) {
+      float[] nx = g.normal[0];
+      float[] ny = g.normal[1];
+      float[] nz = g.normal[2];
+      float depth = g.depth[i];
+      float unit = 1 / (0.012f * depth * (1 + 0.35f * reach) + 1e-9f);
+      int n = 0;
+      for (int v = -2; v <= 2; v++) {
+        int yy = y + v * reach;
+        if (yy < 0 || yy >= g.height) {
           continue;
         }
-        int k = yy * g.width + xx;
-        if (g.outside[k] > 0.6f) {
-          continue;
+        for (int u = -2; u <= 2; u++) {
+          int xx = x + u * reach;
+          int k = yy * g.width + xx;
+          if (xx < 0 || xx >= g.width || g.outside[k] > 0.6f) {
+            continue;
+          }
+          float cos = nx[i] * nx[k] + ny[i] * ny[k] + nz[i] * nz[k];
+          if (cos < 0.75f) {
+            continue;
+          }
+          float c2 = cos * cos;
+          float c8 = c2 * c2 * c2 * c2;
+          float dd = (depth - g.depth[k]) * unit;
+          at[n] = k;
+          alike[n++] = KERNEL[u + 2] * KERNEL[v + 2] * c8 * c8 / (1 + dd * dd * dd * dd);
         }
-        float cos =
-            g.normal[0][i] * g.normal[0][k]
-                + g.normal[1][i] * g.normal[1][k]
-                + g.normal[2][i] * g.normal[2][k];
-        if (cos < 0.75f) {
-          continue;
+      }
+      return n;
+    }
+
+    private void mix(float[][] in, float[][] out, int i, int n) {
+      float[] red = in[0];
+      float[] green = in[1];
+      float[] blue = in[2];
+      float r = 0;
+      float gr = 0;
+      float b = 0;
+      float total = 0;
+      float centre = red[i] + green[i] + blue[i];
+      for (int t = 0; t < n; t++) {
+        int k = at[t];
+        float w = alike[t];
+        if (tolerance > 0) {
+          float other = red[k] + green[k] + blue[k];
+          float dl = (centre - other) / (tolerance * 0.5f * (centre + other) + 1e-5f);
+          w /= 1 + dl * dl;
         }
-        float c2 = cos * cos;
-        float c8 = c2 * c2 * c2 * c2;
-        float dd = (g.depth[i] - g.depth[k]) / (0.012f * g.depth[i] * (1 + 0.35f * reach));
-        float other = from[0][k] + from[1][k] + from[2][k];
-        float dl = (centre - other) / (tol * (0.5f * (centre + other)) + 1e-5f);
-        float w = KERNEL[u + 2] * KERNEL[v + 2] * c8 * c8 / (1 + dd * dd * dd * dd) / (1 + dl * dl);
-        r += w * from[0][k];
-        gr += w * from[1][k];
-        b += w * from[2][k];
+        r += w * red[k];
+        gr += w * green[k];
+        b += w * blue[k];
         total += w;
       }
+      boolean alone = total <= 0;
+      out[0][i] = alone ? red[i] : r / total;
+      out[1][i] = alone ? green[i] : gr / total;
+      out[2][i] = alone ? blue[i] : b / total;
     }
-    if (total <= 0) {
-      to[0][i] = from[0][i];
-      to[1][i] = from[1][i];
-      to[2][i] = from[2][i];
-      return;
-    }
-    to[0][i] = r / total;
-    to[1][i] = gr / total;
-    to[2][i] = b / total;
   }
 }

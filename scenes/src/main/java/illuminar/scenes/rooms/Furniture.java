@@ -273,4 +273,48 @@ final class Furniture {
     mesh.box(0.02, 0, -0.03, 0.05, 0.08, 0.03, 0.008, paint);
     mesh.box(width - 0.05, 0, -0.03, width - 0.02, 0.08, 0.03, 0.008, paint);
   }
+
+  /** A mug with a handle. */
+  static void mug(Mesh mesh, Material glaze) {
+    mesh.lathe(
+        new double[] {0, 0, 0.036, 0, 0.04, 0.012, 0.04, 0.092, 0.036, 0.092, 0.036, 0.02, 0, 0.02},
+        36,
+        glaze);
+    mesh.sheet(
+        (u, v) -> {
+          double a = Math.PI * (u - 0.5);
+          double b = 2 * Math.PI * v;
+          double r = 0.026 + 0.005 * Math.cos(b);
+          return new double[] {
+            0.038 + r * Math.cos(a), 0.05 + r * Math.sin(a), 0.005 * Math.sin(b)
+          };
+        },
+        20,
+        10,
+        glaze);
+  }
+
+  /** A cosine or sine pulled towards the corners of a rounded box. */
+  static double rounded(double c, double power) {
+    return Math.signum(c) * Math.pow(Math.abs(c), power);
+  }
+
+  /** A rounded cushion round a centre, with half sizes. */
+  static void cushion(
+      Mesh m, double x, double y, double z, double hx, double hy, double hz, Material cover) {
+    m.sheet(
+        (u, v) -> {
+          double a = 2 * Math.PI * u;
+          double b = Math.PI * (v - 0.5);
+          double cb = rounded(Math.cos(b), 0.45);
+          return new double[] {
+            x + hx * cb * rounded(Math.cos(a), 0.4),
+            y + hy * rounded(Math.sin(b), 0.5),
+            z + hz * cb * rounded(Math.sin(a), 0.4)
+          };
+        },
+        64,
+        32,
+        cover);
+  }
 }

@@ -5,7 +5,7 @@ import illuminar.scenes.geometry.Vec;
 import illuminar.scenes.light.Bulb;
 import illuminar.scenes.light.Disc;
 import illuminar.scenes.light.Light;
-import illuminar.scenes.light.Opening;
+import illuminar.scenes.light.Panel;
 import illuminar.scenes.light.ShadeGlow;
 import illuminar.scenes.light.Tint;
 import illuminar.scenes.material.Material;
@@ -33,6 +33,9 @@ public final class InstrumentRoom {
   private static final double REVEAL = -0.30;
 
   private static final Material WALL = Materials.plaster(0.735, 0.725, 0.685);
+  private static final Material WALL_LEFT = Materials.plaster(0.735, 0.725, 0.685);
+  private static final Material WALL_RIGHT = Materials.plaster(0.735, 0.725, 0.685);
+  private static final Material SHADE = Materials.shade(0.76 + 0.40, 0.76 + 0.60, 0.42);
   private static final Material CEILING = Materials.plaster(0.83, 0.825, 0.805);
   private static final Material JOINERY = Materials.paint(0.80, 0.795, 0.77, 0.035, 0.3);
   private static final Material OAK = Materials.wood(0.40, 0.235, 0.11, 0, 0.04, 0.3);
@@ -59,13 +62,11 @@ public final class InstrumentRoom {
     Vec lamp = LAMP_FOOT;
     List<Light> lights =
         List.of(
-            new Opening(
+            Panel.opening(
                 0,
-                (float) WIN_L,
-                (float) WIN_R,
-                (float) SILL,
-                (float) HEAD,
-                (float) REVEAL + 0.01f,
+                Vec.of(WIN_L, SILL, REVEAL + 0.01),
+                Vec.of(WIN_R - WIN_L, 0, 0),
+                Vec.of(0, HEAD - SILL, 0),
                 heath),
             new Bulb(1, Vec.of(lamp.x(), lamp.y() + 0.49, lamp.z()), 0.03f, warm, 0.030f),
             new ShadeGlow(
@@ -79,15 +80,20 @@ public final class InstrumentRoom {
                 0.5f,
                 flash,
                 0.62f));
-    return new Scene(
-        "instrument-room",
-        mesh,
-        List.of("daylight", "lamp", "flash-left", "flash-right"),
-        lights,
-        1,
-        warm,
-        heath,
-        new Scene.Eye(Vec.of(0.55, 1.30, 5.0), -7, 0, 74));
+    return Scene.room(
+            "instrument-room",
+            mesh,
+            new Scene.Lighting(
+                List.of("daylight", "lamp", "flash-left", "flash-right"),
+                lights,
+                new Scene.Glow(1, warm)),
+            heath,
+            new Scene.Eye(Vec.of(0.55, 1.30, 5.0), -7, 0, 74))
+        .part("wall-left", WALL_LEFT)
+        .part("wall-right", WALL_RIGHT)
+        .part("wall-window", WALL)
+        .part("ceiling", CEILING)
+        .part("lamp", SHADE);
   }
 
   private static final Vec LAMP_FOOT = Vec.of(-2.02, 0.76, 0.95);
@@ -95,8 +101,8 @@ public final class InstrumentRoom {
   private static void shell(Mesh m) {
     m.box(LEFT, -0.1, -0.02, RIGHT, 0, BACK, Materials.boards());
     m.box(LEFT, HIGH, -0.4, RIGHT, HIGH + 0.1, BACK, CEILING);
-    m.box(LEFT - 0.1, -0.1, -0.4, LEFT, HIGH, BACK, WALL);
-    m.box(RIGHT, -0.1, -0.4, RIGHT + 0.1, HIGH, BACK, WALL);
+    m.box(LEFT - 0.1, -0.1, -0.4, LEFT, HIGH, BACK, WALL_LEFT);
+    m.box(RIGHT, -0.1, -0.4, RIGHT + 0.1, HIGH, BACK, WALL_RIGHT);
     m.box(LEFT, -0.1, BACK, RIGHT, HIGH, BACK + 0.1, WALL);
     // window wall round the opening, as thick as the reveal
     m.box(LEFT, -0.1, REVEAL, WIN_L, HIGH, 0, WALL);
@@ -302,10 +308,7 @@ public final class InstrumentRoom {
         },
         40,
         Furniture.BRASS);
-    m.lathe(
-        new double[] {0.165, 0.40, 0.095, 0.60},
-        72,
-        Materials.shade(0.76 + 0.40, 0.76 + 0.60, 0.42));
+    m.lathe(new double[] {0.165, 0.40, 0.095, 0.60}, 72, SHADE);
     m.lathe(new double[] {0.0125, 0.42, 0.02, 0.44, 0.02, 0.455, 0, 0.455}, 20, Furniture.BRASS);
   }
 
@@ -373,7 +376,15 @@ public final class InstrumentRoom {
   }
 
   private static void pieces(Mesh m) {
-    m.box(-1.15, 0, 1.35, 1.25, 0.012, 3.05, 0.004, Materials.rug(0.05, 2.2, 1.20, 0.85));
+    m.box(
+        -1.15,
+        0,
+        1.35,
+        1.25,
+        0.012,
+        3.05,
+        0.004,
+        Materials.rug(0.05, 2.2, 1.20, 0.85, Materials.RED));
     Furniture.telescope(m.at(1.33, 0, 0.62, 148), WALNUT_UPRIGHT);
     armchair(m.at(1.42, 0.012, 1.95, 52));
     // a low chest with a folded blanket, against the left wall
@@ -395,16 +406,16 @@ public final class InstrumentRoom {
         m.at(sx * 0.30, 0, sz * 0.30, 0)
             .lathe(new double[] {0, 0, 0.016, 0, 0.026, 0.16, 0, 0.16}, 20, legs);
       }
-      cushion(m, sx * 0.365, 0.42, 0.0, 0.085, 0.19, 0.40, cover);
+      Furniture.cushion(m, sx * 0.365, 0.42, 0.0, 0.085, 0.19, 0.40, cover);
     }
     m.box(-0.36, 0.15, -0.36, 0.36, 0.32, 0.36, 0.03, cover);
-    cushion(m, 0, 0.39, -0.05, 0.29, 0.085, 0.34, cover);
+    Furniture.cushion(m, 0, 0.39, -0.05, 0.29, 0.085, 0.34, cover);
     Mesh back = m.at(0, 0, 0.0, 0);
     back.sheet(
         (u, v) -> {
           double a = 2 * Math.PI * u;
-          double x = 0.36 * box(Math.cos(a), 0.35);
-          double y = 0.62 + 0.36 * box(Math.sin(a), 0.35);
+          double x = 0.36 * Furniture.rounded(Math.cos(a), 0.35);
+          double y = 0.62 + 0.36 * Furniture.rounded(Math.sin(a), 0.35);
           double puff = 0.105 * Math.pow(Math.sin(Math.PI * v), 0.6) * Math.signum(v - 0.5 + 1e-9);
           double in = v < 0.5 ? v * 2 : (1 - v) * 2;
           double shrink = Math.pow(in, 0.4);
@@ -420,7 +431,7 @@ public final class InstrumentRoom {
         72,
         40,
         cover);
-    cushion(
+    Furniture.cushion(
         m.at(0.02, 0, 0.16, 0),
         0,
         0.60,
@@ -429,29 +440,6 @@ public final class InstrumentRoom {
         0.17,
         0.07,
         Materials.cloth(0.50, 0.33, 0.10, 300));
-  }
-
-  private static double box(double c, double power) {
-    return Math.signum(c) * Math.pow(Math.abs(c), power);
-  }
-
-  /** A rounded cushion round a centre, with half sizes. */
-  private static void cushion(
-      Mesh m, double x, double y, double z, double hx, double hy, double hz, Material cover) {
-    m.sheet(
-        (u, v) -> {
-          double a = 2 * Math.PI * u;
-          double b = Math.PI * (v - 0.5);
-          double cb = box(Math.cos(b), 0.45);
-          return new double[] {
-            x + hx * cb * box(Math.cos(a), 0.4),
-            y + hy * box(Math.sin(b), 0.5),
-            z + hz * cb * box(Math.sin(a), 0.4)
-          };
-        },
-        64,
-        32,
-        cover);
   }
 
   private static void charts(Mesh m) {

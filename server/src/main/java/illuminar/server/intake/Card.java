@@ -172,6 +172,11 @@ public class Card {
     }
   }
 
+  /** The card's frames as the rules sort them into views. */
+  public List<Grouping.View> views() {
+    return Grouping.views(read().files().stream().map(Card::found).toList());
+  }
+
   /** A file as the grouping rules see it. */
   static Grouping.Found found(Read r) {
     return new Grouping.Found(

@@ -25,12 +25,15 @@ import org.springframework.transaction.support.TransactionTemplate;
  * twice.
  */
 @Component
-class IntakeWork implements Work {
-  record PlannedFrame(String name, Role role) {}
+public class IntakeWork implements Work {
+  /** A frame on the card and what it is for. */
+  public record PlannedFrame(String name, Role role) {}
 
-  record PlannedView(UUID id, String name, String anchor, List<PlannedFrame> frames) {}
+  /** A view that is to be, its id fixed beforehand. */
+  public record PlannedView(UUID id, String name, String anchor, List<PlannedFrame> frames) {}
 
-  record Plan(List<PlannedView> views) {}
+  /** Views in the order in which they are taken in. */
+  public record Plan(List<PlannedView> views) {}
 
   private final Card card;
   private final Originals originals;
@@ -64,7 +67,11 @@ class IntakeWork implements Work {
 
   @Override
   public void run(Job job, Progress progress) {
-    Plan plan = json.read(job.subject(), Plan.class);
+    take(job, json.read(job.subject(), Plan.class), progress);
+  }
+
+  /** Takes in what a plan says; what is there already is left as it is. */
+  public void take(Job job, Plan plan, Progress progress) {
     int total = plan.views().stream().mapToInt(v -> 2 * v.frames().size() + 2).sum();
     int done = 0;
     for (PlannedView planned : plan.views()) {

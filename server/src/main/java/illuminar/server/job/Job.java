@@ -13,6 +13,7 @@ import java.util.UUID;
 public class Job {
   /** What a job does. */
   public enum Kind {
+    DEMO,
     INTAKE,
     LINE_UP,
     DELIVERY

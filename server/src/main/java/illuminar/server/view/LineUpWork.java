@@ -102,7 +102,9 @@ public class LineUpWork {
     }
     List<Frame> bracket = new ArrayList<>();
     for (int i = 0; i < lined.size(); i++) {
-      if (lined.get(i).role() != Role.FLASH && rows.get(i).stopsKnown() && rows.get(i).sure()) {
+      // the light must be the same in all of them
+      boolean sameLight = lined.get(i).role() == Role.AMBIENT || lined.get(i).role() == Role.WINDOW;
+      if (sameLight && rows.get(i).stopsKnown() && rows.get(i).sure()) {
         bracket.add(lined.get(i));
       }
     }

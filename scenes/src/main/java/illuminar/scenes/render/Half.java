@@ -1,0 +1,48 @@
+package illuminar.scenes.render;
+
+/**
+ * 16-bit floats, little-endian: one sign bit, five of exponent, ten of fraction. Source: IEEE
+ * 754-2008, binary16. Values beyond 65504 are held there; below 2^-24 they become 0.
+ */
+final class Half {
+  private Half() {}
+
+  static byte[] bytes(float[] values) {
+    byte[] out = new byte[values.length * 2];
+    for (int i = 0; i < values.length; i++) {
+      int h = of(values[i]);
+      out[2 * i] = (byte) h;
+      out[2 * i + 1] = (byte) (h >> 8);
+    }
+    return out;
+  }
+
+  static float[] floats(byte[] bytes) {
+    float[] out = new float[bytes.length / 2];
+    for (int i = 0; i < out.length; i++) {
+      out[i] = to((bytes[2 * i] & 255) | (bytes[2 * i + 1] & 255) << 8);
+    }
+    return out;
+  }
+
+  static int of(float value) {
+    int sign = value < 0 ? 0x8000 : 0;
+    float v = Math.min(65504f, Math.abs(value));
+    if (v < 0x1p-14f) {
+      return sign | Math.round(v * 0x1p24f);
+    }
+    int exponent = Math.getExponent(v);
+    int fraction = Math.round((v / (float) Math.scalb(1.0, exponent) - 1) * 1024);
+    return sign | (((exponent + 15) << 10) + fraction);
+  }
+
+  static float to(int half) {
+    int exponent = half >> 10 & 31;
+    int fraction = half & 1023;
+    float v =
+        exponent == 0
+            ? fraction * 0x1p-24f
+            : (float) Math.scalb(1 + fraction / 1024.0, exponent - 15);
+    return (half & 0x8000) == 0 ? v : -v;
+  }
+}
