@@ -2,6 +2,8 @@ import { useQueryClient } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 import { ask, type Job } from "./client";
 
+const REFRESH = 2000;
+
 /** The jobs of a shoot, live. */
 export function useJobs(shoot: string | undefined, changed?: (job: Job) => void): Job[] {
   const [jobs, setJobs] = useState<Job[]>([]);
@@ -9,6 +11,7 @@ export function useJobs(shoot: string | undefined, changed?: (job: Job) => void)
   useEffect(() => {
     if (!shoot) return;
     let open = true;
+    let told = 0;
     const put = (job: Job) => {
       if (!open) return;
       setJobs((all) => [job, ...all.filter((j) => j.id !== job.id)]);
@@ -16,6 +19,11 @@ export function useJobs(shoot: string | undefined, changed?: (job: Job) => void)
         void queries.invalidateQueries({ queryKey: ["shoot", shoot] });
         void queries.invalidateQueries({ queryKey: ["delivered", shoot] });
         void queries.invalidateQueries({ queryKey: ["shoots"] });
+      }
+      if (Date.now() - told > REFRESH) {
+        // views come one by one while a card is taken in
+        told = Date.now();
+        void queries.invalidateQueries({ queryKey: ["shoot", shoot] });
       }
       changed?.(job);
     };

@@ -10,7 +10,12 @@ import { STATE } from "../contacts/states";
 
 /** The studio's commissions. */
 export function Shoots() {
-  const shoots = useQuery({ queryKey: ["shoots"], queryFn: () => ask<Shoot[]>("/api/shoots") });
+  const shoots = useQuery({
+    queryKey: ["shoots"],
+    queryFn: () => ask<Shoot[]>("/api/shoots"),
+    // a shoot's card may still be coming in
+    refetchInterval: (q) => (q.state.data?.some(coming) ? 3000 : false),
+  });
   const [name, setName] = useState("");
   const queries = useQueryClient();
   const go = useNavigate();
@@ -59,6 +64,8 @@ export function Shoots() {
     </Page>
   );
 }
+
+const coming = (s: Shoot) => s.views.length === 0 || s.views.some((v) => v.state === "NEW");
 
 function ShootCard({ shoot }: { shoot: Shoot }) {
   const covered = shoot.views.find((v) => v.state !== "NEW");

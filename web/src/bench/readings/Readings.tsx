@@ -84,9 +84,7 @@ function Row({ name, of, first }: { name: string; of?: ProbeReading; first?: boo
           <td>{f(reading.lab.b)}</td>
           <td>{f(reading.spread)}</td>
           <td>{f(reading.stops)}</td>
-          <td>
-            {difference === undefined || first ? "–" : f(difference)}
-          </td>
+          <td>{difference === undefined || first ? "–" : f(difference)}</td>
         </>
       ) : (
         <td colSpan={6}>–</td>

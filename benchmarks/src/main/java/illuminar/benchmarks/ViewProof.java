@@ -254,7 +254,7 @@ final class ViewProof {
         2.0);
   }
 
-  private final int BAR = 14;
+  private static final int BAR = 14;
 
   /**
    * How much lighter bars between two panes stand against the frame at the panes' outer sides than

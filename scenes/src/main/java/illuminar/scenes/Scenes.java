@@ -8,6 +8,7 @@ import illuminar.scenes.render.Moved;
 import illuminar.scenes.render.Radiance;
 import illuminar.scenes.render.RadianceFile;
 import illuminar.scenes.render.Rendering;
+import illuminar.scenes.render.Scene;
 import illuminar.scenes.views.View;
 import illuminar.scenes.views.Views;
 import java.io.IOException;
@@ -24,7 +25,9 @@ import java.util.function.IntConsumer;
  *
  * <p>Arguments: {@code all [VIEW...]} renders what is missing under .run/scenes and writes the demo
  * card, the small frames and the small truth anew; {@code look VIEW WIDTH FOLDER} renders one view
- * small and photographs it; {@code linear VIEW FOLDER} writes 16-bit linear frames.
+ * small and photographs it; {@code truth VIEW FOLDER} writes all that is known of a view; {@code
+ * full VIEW MEGAPIXELS FOLDER} renders a view large and photographs it; {@code linear VIEW FOLDER}
+ * writes 16-bit linear frames.
  */
 public final class Scenes {
   /** Where renderings are kept. */
@@ -50,8 +53,14 @@ public final class Scenes {
         Rendered r = render(view, Integer.parseInt(args[2]));
         frames(view, r, Path.of(args[3]));
       }
+      case "truth" -> {
+        View view = Views.of(args[1]);
+        new TruthKit(view, kept(view).still(), Path.of(args[2])).write();
+      }
+      case "full" -> full(Views.of(args[1]), Integer.parseInt(args[2]), Path.of(args[3]));
       case "linear" -> linear(Views.of(args[1]), kept(Views.of(args[1])), Path.of(args[2]));
-      default -> throw new IllegalArgumentException("all, look or linear, not " + args[0]);
+      default ->
+          throw new IllegalArgumentException("all, look, truth, full or linear, not " + args[0]);
     }
   }
 
@@ -106,6 +115,33 @@ public final class Scenes {
     }
     System.out.printf(", %.0f s%n", (System.nanoTime() - start) / 1e9);
     return new Rendered(still, moved);
+  }
+
+  /** Paths that are followed for each pixel of a large picture, whose pixels are averaged later. */
+  private static final int FULL_SAMPLES = 2;
+
+  private static void full(View view, int megapixels, Path folder) throws IOException {
+    int width = (int) Math.round(Math.sqrt(megapixels * 1.5e6) / 6) * 6;
+    int height = width * 2 / 3;
+    Scene scene = view.scene().get();
+    int groups = scene.lighting().groups().size();
+    float[][][] lights = new float[groups][3][width * height];
+    Rendering.strips(
+        scene,
+        width,
+        height,
+        FULL_SAMPLES,
+        progress(view, width, height),
+        (top, strip) -> {
+          for (int l = 0; l < groups; l++) {
+            for (int c = 0; c < 3; c++) {
+              float[] rows = strip.lights()[l][c];
+              System.arraycopy(rows, 0, lights[l][c], top * width, rows.length);
+            }
+          }
+        });
+    Radiance whole = new Radiance(width, height, scene.lighting().groups(), lights, null);
+    frames(view, new Rendered(whole, Optional.of(whole)), folder);
   }
 
   private static IntConsumer progress(View view, int width, int height) {

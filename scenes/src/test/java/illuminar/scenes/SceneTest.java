@@ -205,7 +205,8 @@ class SceneTest {
     float[] sun = r.lights()[1][1];
     float[] shade = r.lights()[2][1];
     int row = 20 * 60;
-    assertThat(sun[row + 4]).isCloseTo(2, within(0.05f));
+    // smoothing carries a little across the shadow's edge
+    assertThat(sun[row + 4]).isCloseTo(2, within(0.08f));
     assertThat(sun[row + 55]).isLessThan(0.6f);
     assertThat(shade[row + 4]).isLessThan(0.6f);
     assertThat(shade[row + 55]).isGreaterThan(1.9f);

@@ -85,6 +85,7 @@ public final class TestServer implements AutoCloseable {
       "--spring.datasource.username=illuminar",
       "--illuminar.home=" + home,
       "--illuminar.card=" + card,
+      "--illuminar.worked=" + System.getProperty("illuminar.worked", "none"),
       "--spring.main.banner-mode=off",
       "--server.servlet.session.persistent=false",
       "--logging.level.root=error"

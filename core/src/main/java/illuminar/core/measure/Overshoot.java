@@ -10,12 +10,15 @@ public final class Overshoot {
   /** Where the outside itself varies by more than this, its own structure hides any halo. */
   private static final double STRUCTURE = 8;
 
+  /** Where the outside is expected to burn, its structure cannot be told. */
+  private static final double BURNT = 98;
+
   private Overshoot() {}
 
   /**
    * Measures the outer side of a mask's edge.
    *
-   * @param tone lightness of the picture, any unit
+   * @param tone lightness of the picture, L*
    * @param expected the tone that the outside would have without any halo, same size and unit
    * @param mask inside share, 0 to 1, at the same size
    * @param reach pixels beside the edge that are looked at
@@ -71,7 +74,7 @@ public final class Overshoot {
       inside += tone.at(x - d[0] * k, y - d[1] * k) / 3;
     }
     double step = inside - settled;
-    if (Math.abs(step) < 4 || high - low > STRUCTURE) {
+    if (Math.abs(step) < 4 || high - low > STRUCTURE || high > BURNT) {
       return 0;
     }
     double way = Math.signum(step);

@@ -81,6 +81,17 @@ public record Camera(double gain, double fullWell, double read, double[] white) 
     return out;
   }
 
+  /** What {@link #expose} gives without drift and noise. */
+  public float[] quiet(Radiance radiance, float[] strengths, Exposure exposure) {
+    float[][] sum = radiance.sum(strengths);
+    double k = gain * Math.pow(2, exposure.stops());
+    float[] out = new float[sum[0].length * 3];
+    for (int i = 0; i < out.length; i++) {
+      out[i] = (float) Math.max(0, Math.min(1, sum[i % 3][i / 3] * k * white[i % 3]));
+    }
+    return out;
+  }
+
   private static double gauss(SplittableRandom random) {
     double a = Math.max(1e-12, random.nextDouble());
     return Math.sqrt(-2 * Math.log(a)) * Math.cos(2 * Math.PI * random.nextDouble());

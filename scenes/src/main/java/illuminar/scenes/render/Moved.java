@@ -15,12 +15,10 @@ public record Moved(Supplier<Scene> scene, double left, double top, double right
     int y = (int) (top * still.height());
     int w = (int) (right * still.width()) - x;
     int h = (int) (bottom * still.height()) - y;
+    Scene moved = scene.get();
+    PathTracer tracer = new PathTracer(moved, still.width(), still.height());
     Radiance piece =
-        Rendering.render(
-            scene.get(),
-            new PathTracer.Crop(still.width(), still.height(), x, y, w, h),
-            samples,
-            progress);
+        Rendering.render(moved, tracer, new PathTracer.Crop(x, y, w, h), samples, progress);
     float[][][] lights = new float[still.lights().length][3][];
     int soft = Math.max(1, SOFT * still.width() / 2400);
     for (int l = 0; l < lights.length; l++) {

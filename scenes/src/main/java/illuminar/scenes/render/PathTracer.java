@@ -23,22 +23,18 @@ final class PathTracer {
   private final Transport transport;
   private final int groups;
   private final Lens lens;
-  private final Crop crop;
 
-  /** Pixels {@code x, y} to {@code x + width, y + height} of a picture of {@code whole} size. */
-  record Crop(int wholeWidth, int wholeHeight, int x, int y, int width, int height) {
-    static Crop whole(int width, int height) {
-      return new Crop(width, height, 0, 0, width, height);
-    }
-  }
+  /** Pixels {@code x, y} to {@code x + width, y + height} of a picture. */
+  record Crop(int x, int y, int width, int height) {}
 
-  PathTracer(Scene scene, Crop crop) {
+  /** Learns where light goes in a scene, for a picture of so many pixels. */
+  PathTracer(Scene scene, int width, int height) {
     this.scene = scene;
-    this.crop = crop;
     bvh = new Bvh(scene.mesh());
     transport = new Transport(scene, bvh);
     groups = scene.groups().size();
-    lens = new Lens(scene.eye(), crop.wholeWidth, crop.wholeHeight);
+    lens = new Lens(scene.eye(), width, height);
+    train();
   }
 
   /** Rays of the pixels. */
@@ -77,16 +73,12 @@ final class PathTracer {
     }
   }
 
-  /**
-   * Renders with {@code samples} paths and three times as many looks a pixel; {@code progress}
-   * hears the rows done.
-   */
-  Gathered gather(int samples, IntConsumer progress) {
+  private void train() {
     float ex = scene.eye().place().x();
     float ey = scene.eye().place().y();
     float ez = scene.eye().place().z();
     transport.train(
-        crop.wholeWidth * crop.wholeHeight,
+        lens.width * lens.height,
         (w, random) -> {
           float[] d = new float[3];
           lens.aim(random.nextDouble() * lens.width, random.nextDouble() * lens.height, d);
@@ -94,6 +86,13 @@ final class PathTracer {
             w.hit.material = null;
           }
         });
+  }
+
+  /**
+   * Renders a piece with {@code samples} paths and three times as many looks a pixel; {@code
+   * progress} hears the rows done.
+   */
+  Gathered gather(Crop crop, int samples, IntConsumer progress) {
     Gathered out = new Gathered(crop.width, crop.height, groups, scene.parts().size());
     AtomicInteger done = new AtomicInteger();
     ThreadLocal<Transport.Walker> walkers =
@@ -104,14 +103,14 @@ final class PathTracer {
             y -> {
               Transport.Walker w = walkers.get();
               for (int x = 0; x < crop.width; x++) {
-                pixel(w, x, y, samples, out);
+                pixel(w, x, y, crop, samples, out);
               }
               progress.accept(done.incrementAndGet());
             });
     return out;
   }
 
-  private void pixel(Transport.Walker w, int x, int y, int samples, Gathered out) {
+  private void pixel(Transport.Walker w, int x, int y, Crop crop, int samples, Gathered out) {
     int px = x + crop.x;
     int py = y + crop.y;
     w.random = new SplittableRandom(((long) py << 32 | px) * 0x9E3779B97F4A7C15L + 12345);

@@ -1,5 +1,6 @@
 package illuminar.scenes.render;
 
+import java.util.Arrays;
 import java.util.List;
 
 /**
@@ -22,6 +23,22 @@ public record Radiance(int width, int height, List<String> names, float[][][] li
     }
     List<float[]> planes = truth.planes().stream().map(p -> smaller(p, factor, w, h)).toList();
     return new Radiance(w, h, names, less, Truth.of(truth.parts(), planes));
+  }
+
+  /** Some rows of the view. */
+  Radiance rows(int top, int count) {
+    float[][][] cut = new float[lights.length][3][];
+    for (int l = 0; l < cut.length; l++) {
+      for (int c = 0; c < 3; c++) {
+        cut[l][c] = rows(lights[l][c], top, count);
+      }
+    }
+    List<float[]> planes = truth.planes().stream().map(p -> rows(p, top, count)).toList();
+    return new Radiance(width, count, names, cut, Truth.of(truth.parts(), planes));
+  }
+
+  private float[] rows(float[] plane, int top, int count) {
+    return Arrays.copyOfRange(plane, top * width, (top + count) * width);
   }
 
   private float[] smaller(float[] plane, int factor, int w, int h) {

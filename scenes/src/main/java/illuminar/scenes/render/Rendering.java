@@ -9,12 +9,40 @@ public final class Rendering {
   /** Renders a scene; {@code progress} hears the rows done of {@code height}. */
   public static Radiance render(
       Scene scene, int width, int height, int samples, IntConsumer progress) {
-    return render(scene, PathTracer.Crop.whole(width, height), samples, progress);
+    PathTracer tracer = new PathTracer(scene, width, height);
+    return render(scene, tracer, new PathTracer.Crop(0, 0, width, height), samples, progress);
+  }
+
+  /** Receives a finished strip of a large picture. */
+  public interface Strip {
+    /** {@code top} is the strip's first row; the radiance is as wide as the picture. */
+    void rows(int top, Radiance strip);
+  }
+
+  private static final int STRIP = 512;
+
+  /** Rows that smoothing reads beside a strip. */
+  private static final int BESIDE = 128;
+
+  /** Renders a picture that would not fit into memory with its truth, strip by strip. */
+  public static void strips(
+      Scene scene, int width, int height, int samples, IntConsumer progress, Strip into) {
+    PathTracer tracer = new PathTracer(scene, width, height);
+    for (int top = 0; top < height; top += STRIP) {
+      int from = Math.max(0, top - BESIDE);
+      int rows = Math.min(STRIP, height - top);
+      int to = Math.min(height, top + rows + BESIDE);
+      Radiance r =
+          render(scene, tracer, new PathTracer.Crop(0, from, width, to - from), samples, n -> {});
+      into.rows(top, r.rows(top - from, rows));
+      progress.accept(top + rows);
+    }
   }
 
   /** Renders a piece of a picture. */
-  static Radiance render(Scene scene, PathTracer.Crop crop, int samples, IntConsumer progress) {
-    Gathered g = new PathTracer(scene, crop).gather(samples, progress);
+  static Radiance render(
+      Scene scene, PathTracer tracer, PathTracer.Crop crop, int samples, IntConsumer progress) {
+    Gathered g = tracer.gather(crop, samples, progress);
     unit(g.normal);
     Smoothing.smooth(g, g.scattered, 6, 1.0f);
     for (float[][] mirrored : g.mirrored) {

@@ -101,7 +101,7 @@ final class Transport {
    * @param pixels of the picture; a small one needs fewer paths
    */
   void train(int pixels, BiConsumer<Walker, SplittableRandom> firstHit) {
-    int paths = Math.min(TRAINING_PATHS, 20_000 + 40 * pixels);
+    int paths = Math.min(TRAINING_PATHS, 60_000 + 40 * pixels);
     ThreadLocal<Walker> walkers = ThreadLocal.withInitial(() -> new Walker(scene));
     for (int round = 0; round < TRAINING_ROUNDS; round++) {
       long seed = 7_000_003L * (round + 1);

@@ -98,11 +98,11 @@ public final class Views {
     float[] day = {1, 0};
     Burst burst =
         new Burst(131, MORNING.plusMinutes(47), 5.6, 200)
-            .frame(1 / 400.0, Similarity.of(0.021, 1, 1.37, -0.84), day)
-            .frame(1 / 100.0, Similarity.of(-0.012, 1, -0.62, 0.48), day)
-            .frame(1 / 25.0, Similarity.NONE, day)
-            .moved(1 / 6.0, Similarity.of(0.034, 1, 2.18, 1.27), day)
-            .moved(0.6, Similarity.of(-0.027, 1, -1.74, 2.35), day)
+            .frame(1 / 1250.0, Similarity.of(0.021, 1, 1.37, -0.84), day)
+            .frame(1 / 250.0, Similarity.of(-0.012, 1, -0.62, 0.48), day)
+            .frame(1 / 50.0, Similarity.NONE, day)
+            .moved(1 / 10.0, Similarity.of(0.034, 1, 2.18, 1.27), day)
+            .moved(0.5, Similarity.of(-0.027, 1, -1.74, 2.35), day)
             .pause(17)
             .flash(1 / 100.0, Similarity.of(0.041, 1, 2.83, -1.66), 1, 1);
     return new View(
@@ -165,7 +165,7 @@ public final class Views {
         FrontAtDusk::scene,
         4,
         Optional.empty(),
-        camera(4400, 0.022, new Exposure(4, 8, 200)),
+        camera(4700, 0.032, new Exposure(4, 8, 200)),
         burst.shots());
   }
 }

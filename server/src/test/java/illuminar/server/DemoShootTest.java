@@ -1,0 +1,56 @@
+package illuminar.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** The demo shoot opens with views that were worked on as a photographer would have. */
+class DemoShootTest {
+  @TempDir Path dir;
+
+  @AfterEach
+  void nothingWorked() {
+    System.clearProperty("illuminar.worked");
+  }
+
+  /** The shipped work on the Instrument room, done on its small frames. */
+  @Test
+  void aWorkedViewHoldsOneRevisionForEachPass() throws Exception {
+    ObjectNode shipped =
+        (ObjectNode) Visitor.JSON.readTree(Files.readString(Path.of("../demo/shoot.json")));
+    ArrayNode views = (ArrayNode) shipped.get("views");
+    JsonNode first = views.get(0);
+    views.removeAll();
+    views.add(first);
+    Path file = dir.resolve("shoot.json");
+    Files.writeString(file, shipped.toString());
+    System.setProperty("illuminar.worked", file.toString());
+    try (TestServer server = new TestServer("demo_shoot")) {
+      Visitor visitor = new Visitor(server.url()).signedIn();
+      String shoot = visitor.demoShoot();
+      JsonNode jobs = visitor.json("/api/shoots/" + shoot + "/jobs");
+      assertThat(jobs).hasSize(1);
+      JsonNode job = visitor.done(shoot, jobs.get(0).path("id").asString());
+      assertThat(job.path("state").asString()).isEqualTo("DONE");
+      assertThat(job.path("problems")).isEmpty();
+      String view = visitor.json("/api/shoots/" + shoot).at("/views/0/id").asString();
+      assertThat(visitor.json("/api/shoots/" + shoot).at("/views/0/name").asString())
+          .isEqualTo("Instrument room");
+      JsonNode state = visitor.json("/api/views/" + view + "/recipe");
+      int added = first.at("/added/passes").size();
+      assertThat(added).isPositive();
+      assertThat(state.at("/recipe/passes")).hasSize(1 + added);
+      assertThat(state.at("/recipe/regions")).hasSize(1 + first.at("/added/regions").size());
+      assertThat(state.path("revision").asInt()).isEqualTo(1 + added);
+      assertThat(state.path("canUndo").asBoolean()).isTrue();
+      assertThat(visitor.bytes("/api/views/" + view + "/cover")).hasSizeGreaterThan(3000);
+    }
+  }
+}
