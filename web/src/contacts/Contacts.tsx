@@ -78,7 +78,7 @@ function Contact({ view }: { view: ViewCard }) {
           {view.name}
         </Typography>
         <Typography color="text.secondary">
-          {view.frames} frames · {STATE[view.state]}
+          {view.frames} {view.frames === 1 ? "frame" : "frames"} · {STATE[view.state]}
         </Typography>
       </Box>
     </Box>

@@ -51,9 +51,13 @@ export function Delivery() {
   const [quality, setQuality] = useState(92);
   const [copyright, setCopyright] = useState("© 2026 Heathlight Studio");
   const jobs = useJobs(id).filter((j) => j.kind === "DELIVERY");
+  const [chosen, setChosen] = useState(false);
   useEffect(() => {
-    if (shoot.data) setViews(shoot.data.views.filter((v) => v.state !== "NEW").map((v) => v.id));
-  }, [shoot.data]);
+    if (!shoot.data || chosen) return;
+    // what was ticked off stays off when the shoot is read again
+    setChosen(true);
+    setViews(shoot.data.views.filter((v) => v.state !== "NEW").map((v) => v.id));
+  }, [shoot.data, chosen]);
   const order = useMutation({
     mutationFn: () =>
       ask<Job>(`/api/shoots/${id}/delivery`, {

@@ -179,6 +179,7 @@ interface RowProps {
 
 function ViewRow({ view, first, others, onChange, onSplit, onMerge, onMove }: RowProps) {
   const known = view.frames.every((f) => f.known);
+  const quiet = known && !view.wanted;
   const base = view.frames.find((f) => f.name === view.anchor)?.stops ?? 0;
   return (
     <Box
@@ -186,7 +187,7 @@ function ViewRow({ view, first, others, onChange, onSplit, onMerge, onMove }: Ro
       aria-label={view.name}
       sx={{ border: 1, borderColor: "divider", bgcolor: "background.paper", mt: 1.5, p: 1.5 }}
     >
-      <Box sx={{ display: "flex", alignItems: "center", gap: 1.5, mb: 1 }}>
+      <Box sx={{ display: "flex", alignItems: "center", gap: 1.5, mb: quiet ? 0 : 1 }}>
         <Checkbox
           checked={view.wanted}
           onChange={(e) => onChange({ wanted: e.target.checked })}
@@ -200,13 +201,25 @@ function ViewRow({ view, first, others, onChange, onSplit, onMerge, onMove }: Ro
           sx={{ width: 240 }}
         />
         <Typography color="text.secondary" sx={{ flexGrow: 1 }}>
-          {view.frames.length} frames, {view.frames[0].width}×{view.frames[0].height}
+          {view.frames.length} {view.frames.length === 1 ? "frame" : "frames"}, {view.frames[0].width}×
+          {view.frames[0].height}
           {known ? " · already taken in" : ""}
         </Typography>
-        {!first && <Button onClick={onMerge}>Merge with the view above</Button>}
+        {quiet &&
+          view.frames.map((f) => (
+            <Box
+              key={f.name}
+              component="img"
+              src={`/api/card/${f.name}/thumb`}
+              alt={f.name}
+              data-testid="card-frame"
+              sx={{ width: 54, display: "block" }}
+            />
+          ))}
+        {!first && !quiet && <Button onClick={onMerge}>Merge with the view above</Button>}
       </Box>
-      <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap" }}>
-        {view.frames.map((f, i) => (
+      <Box sx={{ display: quiet ? "none" : "flex", gap: 1, flexWrap: "wrap" }}>
+        {(quiet ? [] : view.frames).map((f, i) => (
           <Box key={f.name} sx={{ width: 138 }} data-testid="card-frame">
             <Box
               sx={{

@@ -2,17 +2,34 @@ import { Box, Typography } from "@mui/material";
 import { look } from "../theme";
 import type { Planned } from "./Intake";
 
+/** Gaps of more than so many milliseconds are drawn alike. */
+const PAUSE = 75_000;
+/** What a pause counts for along the line, in milliseconds. */
+const SHOWN = 70_000;
+
+/** Places times from 0 to 1 along a line on which pauses are cut short. */
+function spread(times: number[]): (t: number) => number {
+  const order = [...new Set(times)].sort((a, b) => a - b);
+  const at = new Map<number, number>();
+  let along = 0;
+  order.forEach((t, i) => {
+    const gap = i === 0 ? 0 : t - order[i - 1];
+    along += gap > PAUSE ? SHOWN : gap;
+    at.set(t, along);
+  });
+  return (t) => (along === 0 ? 0.5 : at.get(t)! / along);
+}
+
 /** All frames of the card along time, height by exposure; views are bracketed underneath. */
 export function TimeLine({ views }: { views: Planned[] }) {
   const frames = views.flatMap((v) => v.frames).filter((f) => f.taken);
   if (frames.length < 2) return null;
   const time = (s: string) => new Date(s).getTime();
-  const from = Math.min(...frames.map((f) => time(f.taken!)));
-  const to = Math.max(...frames.map((f) => time(f.taken!)), from + 1000);
+  const place = spread(frames.map((f) => time(f.taken!)));
   const stops = frames.map((f) => f.stops ?? 0);
   const low = Math.min(...stops) - 1;
   const high = Math.max(...stops) + 1;
-  const x = (t: number) => 30 + (1140 * (t - from)) / (to - from);
+  const x = (t: number) => 60 + 1080 * place(t);
   const y = (s: number) => 8 + (64 * (high - s)) / (high - low);
   return (
     <Box sx={{ border: 1, borderColor: "divider", bgcolor: "background.paper", p: 1.5 }}>
@@ -62,7 +79,7 @@ export function TimeLine({ views }: { views: Planned[] }) {
       </svg>
       <Typography variant="caption">
         Height is exposure; square ambient, blue window, diamond flash. A pause or a repeated exposure begins
-        a new view.
+        a new view; long pauses are cut short.
       </Typography>
     </Box>
   );

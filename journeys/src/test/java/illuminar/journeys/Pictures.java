@@ -47,7 +47,12 @@ public final class Pictures {
     intake();
     contacts();
     bench();
+    link("Fennick Weather House").click();
+    page.waitForURL(Pattern.compile("/shoots/[0-9a-f-]+$"));
     link("Deliver").click();
+    for (int i = 1; i < 6; i++) {
+      page.locator("section").first().getByRole(AriaRole.CHECKBOX).nth(i).uncheck();
+    }
     button("Deliver 2 files").click();
     page.getByText("Instrument-room.tif").waitFor();
     keep("delivery");
@@ -64,6 +69,7 @@ public final class Pictures {
     page.getByLabel("Name of the view").nth(3).fill("Yard wall at noon");
     page.getByLabel("Name of the view").nth(4).fill("Stair hall");
     page.mouse().move(5, 5);
+    page.mouse().wheel(0, -9000);
     rest();
     keep("intake");
     button("Take in .* as .*").click();

@@ -14,6 +14,9 @@ final class PaneFinder {
   /** Share of the view's typical light below which something burnt is a lit reveal, not a view. */
   private static final float DIM = 0.09f;
 
+  /** How many times brighter a view is than the middle of what lies round it, at least. */
+  private static final float STANDS_OUT = 24;
+
   /** The same for what hangs together with a pane. */
   private static final float DIMMER = 0.05f;
 
@@ -53,6 +56,11 @@ final class PaneFinder {
     close(mask, w, h, light);
     reach(mask, dim, w, h);
     int count = keepPanes(mask, w, h, dark, light, 0.3f * typical, response);
+    if (count > 0 && typical < STANDS_OUT * median(mask, light)) {
+      // a sunlit wall beside its shade burns as well, but no view stands so little over a room
+      java.util.Arrays.fill(mask, false);
+      count = 0;
+    }
     return Panes.of(analysis, window.id(), mask, light, w, h, count);
   }
 
@@ -103,6 +111,19 @@ final class PaneFinder {
     }
     java.util.Arrays.sort(found, 0, n);
     return found[n * 3 / 4];
+  }
+
+  /** Middle of the light outside a mask. */
+  private static float median(boolean[] mask, float[] light) {
+    float[] outside = new float[light.length];
+    int n = 0;
+    for (int i = 0; i < mask.length; i++) {
+      if (!mask[i]) {
+        outside[n++] = light[i];
+      }
+    }
+    java.util.Arrays.sort(outside, 0, n);
+    return n == 0 ? Float.MAX_VALUE : outside[n / 2];
   }
 
   /** The ambient frame that shows the room best: middle tone nearest to mid grey. */

@@ -105,7 +105,7 @@ class Demo implements ApplicationRunner {
               frames.frames().stream()
                   .map(p -> new IntakeWork.PlannedFrame(p.frame().id(), p.role()))
                   .toList()));
-      if (view.added != null) {
+      if (!view.added.passes().isEmpty()) {
         done.add(new DemoWork.WorkedView(id, view.name, view.added));
       }
     }

@@ -10,6 +10,8 @@ import illuminar.server.recipe.RecipeJson;
 import illuminar.server.recipe.RecipeService;
 import illuminar.server.shoot.FrameRow;
 import illuminar.server.shoot.FrameRows;
+import illuminar.server.shoot.Views;
+import illuminar.server.view.Covers;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
@@ -22,12 +24,8 @@ import tools.jackson.databind.JsonNode;
  */
 @Component
 class DemoWork implements Work {
-  /**
-   * What is added to a view's first version. Frames are named as on the card, in braces.
-   *
-   * @param ground in place of the first version's; may be null
-   */
-  record Added(JsonNode ground, List<JsonNode> regions, List<JsonNode> passes) {}
+  /** What is added to a view's first version. Frames are named as on the card, in braces. */
+  record Added(List<JsonNode> regions, List<JsonNode> passes) {}
 
   record WorkedView(UUID view, String name, Added added) {}
 
@@ -37,8 +35,18 @@ class DemoWork implements Work {
   private final RecipeService recipes;
   private final RecipeJson json;
   private final FrameRows frames;
+  private final Views views;
+  private final Covers covers;
 
-  DemoWork(IntakeWork intake, RecipeService recipes, RecipeJson json, FrameRows frames) {
+  DemoWork(
+      IntakeWork intake,
+      RecipeService recipes,
+      RecipeJson json,
+      FrameRows frames,
+      Views views,
+      Covers covers) {
+    this.views = views;
+    this.covers = covers;
     this.intake = intake;
     this.recipes = recipes;
     this.json = json;
@@ -53,16 +61,25 @@ class DemoWork implements Work {
   @Override
   public void run(Job job, Progress progress) {
     Subject subject = json.read(job.subject(), Subject.class);
-    intake.take(job, subject.plan(), progress);
-    for (WorkedView worked : subject.worked()) {
-      RecipeService.State state = recipes.state(job.studioId(), worked.view());
-      int known = state.revision() - 1;
-      Recipe recipe = state.recipe();
-      List<Recipe> steps = steps(recipe, worked);
-      for (Recipe next : steps.subList(Math.min(known, steps.size()), steps.size())) {
-        state = recipes.change(job.studioId(), worked.view(), state.edition(), next);
+    for (IntakeWork.PlannedView planned : subject.plan().views()) {
+      intake.take(job, new IntakeWork.Plan(List.of(planned)), progress);
+      // while the view is open, its work and its cover take no time
+      for (WorkedView worked : subject.worked()) {
+        if (worked.view().equals(planned.id())) {
+          work(job, worked);
+        }
       }
     }
+  }
+
+  private void work(Job job, WorkedView worked) {
+    RecipeService.State state = recipes.state(job.studioId(), worked.view());
+    int known = state.revision() - 1;
+    List<Recipe> steps = steps(state.recipe(), worked);
+    for (Recipe next : steps.subList(Math.min(known, steps.size()), steps.size())) {
+      state = recipes.change(job.studioId(), worked.view(), state.edition(), next);
+    }
+    covers.refresh(views.findById(worked.view()).orElseThrow(), state);
   }
 
   /** The recipe after each added pass, the first with all the regions. */
@@ -72,14 +89,10 @@ class DemoWork implements Work {
     List<Region> regions = new ArrayList<>(first.regions());
     added.regions().forEach(r -> regions.add(read(r, rows, Region.class)));
     List<Pass> passes = new ArrayList<>(first.passes());
-    var ground =
-        added.ground() == null || added.ground().isNull()
-            ? first.ground()
-            : read(added.ground(), rows, illuminar.core.ground.Ground.class);
     List<Recipe> steps = new ArrayList<>();
     for (JsonNode pass : added.passes()) {
       passes.add(read(pass, rows, Pass.class));
-      steps.add(new Recipe(ground, regions, passes));
+      steps.add(new Recipe(first.ground(), regions, passes));
     }
     return steps;
   }

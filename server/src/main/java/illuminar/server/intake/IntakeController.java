@@ -10,6 +10,7 @@ import illuminar.server.recipe.RecipeJson;
 import illuminar.server.shoot.FrameRow;
 import illuminar.server.shoot.FrameRows;
 import illuminar.server.shoot.ShootService;
+import illuminar.server.shoot.View;
 import illuminar.server.web.Problem;
 import jakarta.validation.constraints.NotNull;
 import java.time.LocalDateTime;
@@ -78,18 +79,26 @@ class IntakeController {
     Map<String, Card.Read> byName = new HashMap<>();
     contents.files().forEach(r -> byName.put(r.name(), r));
     List<String> hashes = contents.files().stream().map(Card.Read::sha256).toList();
-    Set<String> here =
+    Map<String, UUID> here =
         hashes.isEmpty()
-            ? Set.of()
+            ? Map.of()
             : frames.findInShoot(shoot, hashes).stream()
-                .map(FrameRow::sha256)
-                .collect(Collectors.toSet());
-    int first = shoots.views(shoot).size();
+                .collect(Collectors.toMap(FrameRow::sha256, FrameRow::viewId, (a, b) -> a));
+    Map<UUID, String> names =
+        shoots.views(shoot).stream().collect(Collectors.toMap(View::id, View::name));
+    int next = names.size() + 1;
     List<CardView> views = new ArrayList<>();
     for (Grouping.View v : Grouping.views(contents.files().stream().map(Card::found).toList())) {
       List<CardFrame> list =
-          v.frames().stream().map(p -> frame(byName.get(p.frame().id()), p.role(), here)).toList();
-      views.add(new CardView("View " + (first + views.size() + 1), v.anchor(), list));
+          v.frames().stream()
+              .map(p -> frame(byName.get(p.frame().id()), p.role(), here.keySet()))
+              .toList();
+      // frames that are here already bear the name of their view
+      String name =
+          list.stream().allMatch(CardFrame::known)
+              ? names.get(here.get(byName.get(list.get(0).name()).sha256()))
+              : "View " + next++;
+      views.add(new CardView(name, v.anchor(), list));
     }
     return new CardSheet(views, contents.refused());
   }

@@ -46,7 +46,9 @@ public class RecipeService {
     return views.findOwned(view, studio).orElseThrow(() -> Problem.notFound("view"));
   }
 
-  private State state(View view) {
+  /** Where the recipe of a view stands whose owner is known. */
+  @Transactional(readOnly = true)
+  public State state(View view) {
     Revision now =
         revisions
             .findByViewIdAndNumber(view.id(), view.currentRevision())

@@ -36,6 +36,7 @@ public class LineUpWork {
   private final OpenViews open;
   private final RecipeService recipes;
   private final RecipeJson json;
+  private final Covers covers;
   private final TransactionTemplate transaction;
 
   LineUpWork(
@@ -45,6 +46,7 @@ public class LineUpWork {
       OpenViews open,
       RecipeService recipes,
       RecipeJson json,
+      Covers covers,
       TransactionTemplate transaction) {
     this.views = views;
     this.frames = frames;
@@ -52,6 +54,7 @@ public class LineUpWork {
     this.open = open;
     this.recipes = recipes;
     this.json = json;
+    this.covers = covers;
     this.transaction = transaction;
   }
 
@@ -92,6 +95,8 @@ public class LineUpWork {
           recipes.begin(viewId, recipe);
         });
     open.keep(viewId, analysis);
+    View ready = views.findById(viewId).orElseThrow();
+    covers.refresh(ready, recipes.state(ready));
   }
 
   private static Response response(List<Frame> lined, List<FrameRow> rows, View view) {

@@ -30,12 +30,12 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api")
 class PictureController {
   private static final int THUMB = 240;
-  private static final int COVER = 720;
 
   private final ShootService shoots;
   private final FrameRows frames;
   private final OpenViews open;
   private final RecipeService recipes;
+  private final Covers covers;
   private final Map<String, byte[]> kept =
       new LinkedHashMap<>(64, 0.75f, true) {
         private static final long serialVersionUID = 1;
@@ -46,7 +46,9 @@ class PictureController {
         }
       };
 
-  PictureController(ShootService shoots, FrameRows frames, OpenViews open, RecipeService recipes) {
+  PictureController(
+      ShootService shoots, FrameRows frames, OpenViews open, RecipeService recipes, Covers covers) {
+    this.covers = covers;
     this.shoots = shoots;
     this.frames = frames;
     this.open = open;
@@ -101,12 +103,13 @@ class PictureController {
   ResponseEntity<byte[]> cover(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
     View view = shoots.ownedView(member.studio(), id);
     RecipeService.State state = recipes.state(member.studio(), id);
-    return kept(
-        "cover " + id + " " + state.edition(),
-        false,
-        () ->
-            jpeg(
-                open.renderer(view)
-                    .picture(state.recipe(), Raster.fitted(view.width(), view.height(), COVER))));
+    try {
+      return ResponseEntity.ok()
+          .cacheControl(CacheControl.noCache().cachePrivate())
+          .contentType(MediaType.IMAGE_JPEG)
+          .body(covers.of(view, state));
+    } catch (IOException e) {
+      throw new Problem(HttpStatus.INTERNAL_SERVER_ERROR, "The picture could not be made.");
+    }
   }
 }
