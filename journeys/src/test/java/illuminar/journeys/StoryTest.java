@@ -313,4 +313,84 @@ class StoryTest {
     download.saveAs(file);
     assertThat(PictureReader.pixels(file, "Instrument-room.jpg").width()).isEqualTo(600);
   }
+
+  @Test
+  @Order(12)
+  void whatWasTickedOffStaysOffAndTheShootShowsIt() {
+    page.getByRole(AriaRole.CHECKBOX).first().uncheck();
+    assertThat(button("Deliver 0 files")).isDisabled();
+    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Fennick Weather House"))
+        .click();
+    assertThat(page.getByText("8 frames · delivered")).isVisible();
+    page.waitForFunction(
+        "() => [...document.querySelectorAll('article img')].every((i) => i.naturalWidth > 300)");
+  }
+
+  @Test
+  @Order(13)
+  void theCardSaysWhatIsHereAlready() {
+    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Intake")).click();
+    assertThat(page.getByText("already taken in")).isVisible();
+    assertThat(page.getByLabel("Name of the view")).hasValue("Instrument room");
+    assertThat(button("Take in 0 frames as 0 views")).isDisabled();
+    page.getByLabel("Take in Instrument room").check();
+    assertThat(page.getByLabel("Role of FWH_0119.JPG")).isVisible();
+  }
+
+  /** Presses Tab until something of this name has the focus. */
+  private static void tabTo(String name) {
+    String here =
+        "() => { const e = document.activeElement; return e.getAttribute('aria-label')"
+            + " ?? (e.labels && e.labels[0] ? e.labels[0].innerText : e.innerText) ?? ''; }";
+    for (int i = 0; i < 120; i++) {
+      page.keyboard().press("Tab");
+      if (String.valueOf(page.evaluate(here)).strip().matches("(?s)" + name)) {
+        return;
+      }
+    }
+    throw new AssertionError("Tab never comes to " + name + ", last " + page.evaluate(here));
+  }
+
+  /** From a new shoot to a delivered file, the mouse untouched. */
+  @Test
+  @Order(14)
+  void aWholeShootByKeyboardAlone() {
+    page.navigate(server.url());
+    tabTo("Property or commission.*");
+    page.keyboard().type("Lower cottage");
+    tabTo("Begin with intake");
+    page.keyboard().press("Enter");
+    tabTo("Name of the view");
+    page.keyboard().press("Control+a");
+    page.keyboard().type("Study");
+    page.keyboard().press("Shift+Tab");
+    tabTo("Name of the view");
+    page.keyboard().press("Control+Home");
+    page.evaluate("() => document.activeElement.blur()");
+    tabTo("Take in 8 frames as 1 view");
+    page.keyboard().press("Enter");
+    page.waitForURL(Pattern.compile("/shoots/[0-9a-f-]+$"));
+    assertThat(page.getByLabel("Open Study")).isVisible();
+    tabTo("Open Study");
+    int before = pictures();
+    page.keyboard().press("Enter");
+    waitForPicture(before);
+    tabTo("Tone");
+    before = pictures();
+    page.keyboard().press("Enter");
+    waitForPicture(before);
+    tabTo("Exposure");
+    page.keyboard().press("ArrowRight");
+    page.keyboard().press("ArrowRight");
+    assertThat(saved()).hasText("Saved, revision 3");
+    page.keyboard().press("Control+z");
+    assertThat(page.getByTestId("pass").nth(1)).containsText("Exposure 0.00 st");
+    page.keyboard().press("Control+Shift+z");
+    assertThat(page.getByTestId("pass").nth(1)).containsText("Exposure +0.10 st");
+    tabTo("Deliver");
+    page.keyboard().press("Enter");
+    tabTo("Deliver 2 files");
+    page.keyboard().press("Enter");
+    assertThat(page.getByText("Study.jpg")).isVisible();
+  }
 }

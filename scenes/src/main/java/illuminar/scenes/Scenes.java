@@ -35,8 +35,11 @@ public final class Scenes {
 
   private static final int WIDTH = 2400;
 
-  /** What ships for tests is so many times smaller on each edge. */
-  private static final int SHIPPED = 8;
+  /** The truth that ships for tests is so many times smaller on each edge. */
+  private static final int SHIPPED_TRUTH = 4;
+
+  /** The linear frames that ship for tests likewise. */
+  private static final int SHIPPED_LINEAR = 8;
 
   private Scenes() {}
 
@@ -74,9 +77,9 @@ public final class Scenes {
     if (view.name().equals("instrument-room")) {
       frames(view, r.smaller(4), Path.of("demo/small", view.name()));
     }
-    Rendered small = r.smaller(SHIPPED);
-    linear(view, small, Path.of("demo/linear", view.name()));
-    RadianceFile.pack(Path.of("demo/truth", view.name() + ".radiance.gz"), small.still());
+    linear(view, r.smaller(SHIPPED_LINEAR), Path.of("demo/linear", view.name()));
+    RadianceFile.pack(
+        Path.of("demo/truth", view.name() + ".radiance.gz"), r.still.smaller(SHIPPED_TRUTH));
   }
 
   /** A rendered view, and the same after something moved. */

@@ -1,8 +1,9 @@
 package illuminar.scenes.render;
 
 /**
- * 16-bit floats, little-endian: one sign bit, five of exponent, ten of fraction. Source: IEEE
- * 754-2008, binary16. Values beyond 65504 are held there; below 2^-24 they become 0.
+ * 16-bit floats: one sign bit, five of exponent, ten of fraction, of which the last two are left 0,
+ * so that files pack well; values are true to 0.2 %. All low bytes come before all high bytes.
+ * Source: IEEE 754-2008, binary16. Values beyond 65504 are held there; below 2^-22 they become 0.
  */
 final class Half {
   private Half() {}
@@ -11,8 +12,8 @@ final class Half {
     byte[] out = new byte[values.length * 2];
     for (int i = 0; i < values.length; i++) {
       int h = of(values[i]);
-      out[2 * i] = (byte) h;
-      out[2 * i + 1] = (byte) (h >> 8);
+      out[i] = (byte) h;
+      out[values.length + i] = (byte) (h >> 8);
     }
     return out;
   }
@@ -20,7 +21,7 @@ final class Half {
   static float[] floats(byte[] bytes) {
     float[] out = new float[bytes.length / 2];
     for (int i = 0; i < out.length; i++) {
-      out[i] = to((bytes[2 * i] & 255) | (bytes[2 * i + 1] & 255) << 8);
+      out[i] = to((bytes[i] & 255) | (bytes[out.length + i] & 255) << 8);
     }
     return out;
   }
@@ -29,10 +30,10 @@ final class Half {
     int sign = value < 0 ? 0x8000 : 0;
     float v = Math.min(65504f, Math.abs(value));
     if (v < 0x1p-14f) {
-      return sign | Math.round(v * 0x1p24f);
+      return sign | Math.round(v * 0x1p22f) << 2;
     }
     int exponent = Math.getExponent(v);
-    int fraction = Math.round((v / (float) Math.scalb(1.0, exponent) - 1) * 1024);
+    int fraction = Math.round((v / (float) Math.scalb(1.0, exponent) - 1) * 256) << 2;
     return sign | (((exponent + 15) << 10) + fraction);
   }
 

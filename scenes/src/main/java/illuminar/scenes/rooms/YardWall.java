@@ -44,8 +44,8 @@ public final class YardWall {
     house(m);
     roof(m);
     yard(m);
-    Garden.tree(m.at(-4.6, 0, -2.6, 0), 7.6, 4);
-    Garden.bough(m, Vec.of(-4.2, 3.0, -2.2), Vec.of(0.9, 0.42 - wind, 0.16), 2.1, 23);
+    Garden.tree(m.at(-4.7, 0, -4.3, 0), 8.4, 4);
+    Garden.bough(m, Vec.of(-4.3, 3.3, -3.6), Vec.of(0.9, 0.42 - wind, 0.12), 2.5, 23);
     float[] sun = Tint.daylight(5300);
     List<Light> lights = List.of(new Sun(1, SUN, sun, 30), new Sun(2, SUN, sun, 30));
     Scene.Lighting lighting =
