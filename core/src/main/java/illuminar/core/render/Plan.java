@@ -7,6 +7,7 @@ import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.region.Region;
+import illuminar.core.region.RegionWork;
 import illuminar.core.region.Share;
 import java.util.ArrayList;
 import java.util.List;
@@ -21,9 +22,18 @@ import java.util.function.Supplier;
 record Plan(Ground ground, List<Step> steps, List<Developing> below) {
   static final Plan NONE = new Plan(new Ground.OneFrame(""), List.of(), List.of());
 
-  /** Plans a recipe; what stands under the first change since {@code before} is taken over. */
+  /**
+   * Plans a recipe; what stands under the first change since {@code before} is taken over.
+   *
+   * @param frames draws frames on the small grid or a part of it
+   */
   static Plan of(
-      Recipe recipe, Plan before, Analysis analysis, Masks masks, Supplier<Picture> smallGround) {
+      Recipe recipe,
+      Plan before,
+      Analysis analysis,
+      Masks masks,
+      RegionWork.Frames frames,
+      Supplier<Picture> smallGround) {
     Raster grid = analysis.small();
     List<Step> steps = new ArrayList<>();
     List<Developing> below = new ArrayList<>();
@@ -49,7 +59,7 @@ record Plan(Ground ground, List<Step> steps, List<Developing> below) {
         Ready ready = pass.move().prepare(new Below(analysis, grid, small, share));
         Step step = new Step(pass, region, ready);
         steps.add(step);
-        Run run = new Run((grid.height() + 1) / 2, s -> share, r -> id -> analysis.draw(id, r));
+        Run run = new Run((grid.height() + 1) / 2, s -> share, frames);
         small = run.over(List.of(step), small, grid);
       }
       below.add(small);

@@ -172,6 +172,7 @@ public final class Renderer {
         before,
         analysis,
         masks,
+        r -> frames.within(r, analysis.small()),
         () ->
             drawGround(
                 recipe.ground(), analysis.small(), id -> analysis.draw(id, analysis.small())));
