@@ -55,8 +55,9 @@ final class ViewProof {
     full = renderer.picture(recipe, Raster.whole(analysis.fullWidth(), analysis.fullHeight(), 1));
   }
 
+  /** Whether windows look out of a room here; lit windows of a front have no view behind them. */
   private boolean hasPanes() {
-    return !recipe.regions().isEmpty();
+    return !recipe.regions().isEmpty() && truth.names().contains("daylight");
   }
 
   /** Everything that can be measured of this view. */
