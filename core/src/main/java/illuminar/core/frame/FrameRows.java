@@ -11,7 +11,7 @@ import illuminar.core.picture.Raster;
  */
 public final class FrameRows {
   private final Raster raster;
-  private final Source source;
+  private final FrameSource source;
   private final int width;
   private final int height;
   private final double ratio;
@@ -23,34 +23,9 @@ public final class FrameRows {
   private final double downU;
   private final double downV;
 
-  /**
-   * Where values come from: full-size codes or a halved level. A tap adds weighted light, to be
-   * read from {@code r}, {@code g}, {@code b}.
-   */
-  abstract static class Source {
-    final int width;
-    final int height;
-    float r;
-    float g;
-    float b;
-
-    Source(int width, int height) {
-      this.width = width;
-      this.height = height;
-    }
-
-    /** Sets the light of a span of pixels with weights {@code wx[i] · wy[j]}. */
-    abstract void area(int[] xs, float[] wx, int nx, int[] ys, float[] wy, int ny);
-
-    /** Display codes between four pixels, where they need no way over light. */
-    boolean codesAreStored() {
-      return false;
-    }
-  }
-
   FrameRows(
       Raster raster,
-      Source source,
+      FrameSource source,
       double size,
       Similarity move,
       int frameWidth,
@@ -86,12 +61,12 @@ public final class FrameRows {
   }
 
   private void light(int j, int first, int end, float[] r, float[] g, float[] b, int at) {
-    if (!soft && source instanceof Eight eight) {
-      Walk walk = walk(j, first, end);
-      mean(j, first, Math.min(end, walk.first), r, g, b, at);
-      if (walk.first <= walk.last) {
+    if (!soft && source instanceof FrameSource.Eight eight) {
+      FrameSource.Walk walk = walk(j, first, end);
+      mean(j, first, Math.min(end, walk.first()), r, g, b, at);
+      if (walk.first() <= walk.last()) {
         eight.run(walk, r, g, b, at);
-        mean(j, walk.last + 1, end, r, g, b, at);
+        mean(j, walk.last() + 1, end, r, g, b, at);
       }
       return;
     }
@@ -169,30 +144,14 @@ public final class FrameRows {
 
   private static final double FIXED = 1L << 32;
 
-  /**
-   * A walk along a row of the raster through the frame, positions in steps of 2^-32 pixel.
-   *
-   * @param first the first pixel of the row whose four neighbours all lie in the frame
-   * @param last the last such pixel; before {@code first} if there is none
-   */
-  private record Walk(long u, long stepU, long v, long stepV, int first, int last) {
-    long uAt(int i) {
-      return u + i * stepU;
-    }
-
-    long vAt(int i) {
-      return v + i * stepV;
-    }
-  }
-
-  private Walk walk(int j, int begin, int end) {
+  private FrameSource.Walk walk(int j, int begin, int end) {
     long stepU = Math.round(acrossU * FIXED);
     long stepV = Math.round(acrossV * FIXED);
     long u = Math.round((startU + downU * (raster.y() + j)) * FIXED) + stepU * raster.x();
     long v = Math.round((startV + downV * (raster.y() + j)) * FIXED) + stepV * raster.x();
     int first = inside(u, stepU, v, stepV, begin, end, 1);
     int last = inside(u, stepU, v, stepV, end - 1, begin - 1, -1);
-    return new Walk(u, stepU, v, stepV, first, last);
+    return new FrameSource.Walk(u, stepU, v, stepV, first, last);
   }
 
   /**
@@ -200,12 +159,12 @@ public final class FrameRows {
    * frame each column is read once: what stands right of one pixel stands left of the next.
    */
   private void stored(int j, int begin, int end, float[] r, float[] g, float[] b) {
-    byte[] codes = ((Eight) source).codes;
-    Walk walk = walk(j, begin, end);
+    byte[] codes = ((FrameSource.Eight) source).codes;
+    FrameSource.Walk walk = walk(j, begin, end);
     for (int i = begin; i < end; i++) {
-      if (i == walk.first) {
+      if (i == walk.first()) {
         run(codes, walk, r, g, b);
-        i = walk.last;
+        i = walk.last();
       } else {
         one(codes, walk.uAt(i), walk.vAt(i), r, g, b, i);
       }
@@ -226,15 +185,15 @@ public final class FrameRows {
 
   private static final float UNIT = 1f / (255 * 65536);
 
-  private void run(byte[] c, Walk walk, float[] r, float[] g, float[] b) {
-    long u = walk.uAt(walk.first);
-    long v = walk.vAt(walk.first);
+  private void run(byte[] c, FrameSource.Walk walk, float[] r, float[] g, float[] b) {
+    long u = walk.uAt(walk.first());
+    long v = walk.vAt(walk.first());
     int line = 3 * width;
     int seen = Integer.MIN_VALUE;
     int r0 = 0;
     int g0 = 0;
     int b0 = 0;
-    for (int i = walk.first; i <= walk.last; i++) {
+    for (int i = walk.first(); i <= walk.last(); i++) {
       int x = (int) (u >> 32);
       int fx = (int) (u >>> 24) & 255;
       int fy = (int) (v >>> 24) & 255;
@@ -245,7 +204,7 @@ public final class FrameRows {
         b0 = column(c, p + 2, line, fy);
       }
       // the right side is the next pixel's left side, so it is read at the next pixel's height
-      v += walk.stepV;
+      v += walk.stepV();
       int fq = (int) (v >>> 24) & 255;
       int q = (int) (v >> 32) * line + 3 * x + 3;
       int end = q + 2 + line;
@@ -268,7 +227,7 @@ public final class FrameRows {
       g0 = g1;
       b0 = b1;
       seen = x + 1;
-      u += walk.stepU;
+      u += walk.stepU();
     }
   }
 
@@ -294,154 +253,5 @@ public final class FrameRows {
 
   private static float between(int a, int b, int share) {
     return ((a << 8) + (b - a) * share) * UNIT;
-  }
-
-  /** Full size, 8-bit display codes. */
-  static final class Eight extends Source {
-    private final byte[] codes;
-    private final float[] table;
-
-    Eight(Codes codes, float[] table) {
-      super(codes.width(), codes.height());
-      this.codes = codes.eight();
-      this.table = table;
-    }
-
-    @Override
-    boolean codesAreStored() {
-      return true;
-    }
-
-    /** Bilinear between lights; as with codes, each column is read once. */
-    private void run(Walk walk, float[] r, float[] g, float[] b, int at) {
-      byte[] c = codes;
-      long u = walk.uAt(walk.first);
-      long v = walk.vAt(walk.first);
-      int line = 3 * width;
-      int seen = Integer.MIN_VALUE;
-      float r0 = 0;
-      float g0 = 0;
-      float b0 = 0;
-      for (int i = walk.first; i <= walk.last; i++) {
-        int x = (int) (u >> 32);
-        float fx = ((int) (u >>> 8) & 0xffffff) * 0x1p-24f;
-        float fy = ((int) (v >>> 8) & 0xffffff) * 0x1p-24f;
-        int p = (int) (v >> 32) * line + 3 * x;
-        if (x != seen) {
-          r0 = column(c, p, line, fy);
-          g0 = column(c, p + 1, line, fy);
-          b0 = column(c, p + 2, line, fy);
-        }
-        v += walk.stepV;
-        float fq = ((int) (v >>> 8) & 0xffffff) * 0x1p-24f;
-        int q = (int) (v >> 32) * line + 3 * x + 3;
-        boolean within = q >= 0 && q + 2 + line < c.length;
-        int right = within ? q : p + 3;
-        float height = within ? fq : fy;
-        float r1 = column(c, right, line, height);
-        float g1 = column(c, right + 1, line, height);
-        float b1 = column(c, right + 2, line, height);
-        r[at + i] = r0 + (r1 - r0) * fx;
-        g[at + i] = g0 + (g1 - g0) * fx;
-        b[at + i] = b0 + (b1 - b0) * fx;
-        r0 = r1;
-        g0 = g1;
-        b0 = b1;
-        seen = x + 1;
-        u += walk.stepU;
-      }
-    }
-
-    private float column(byte[] c, int p, int line, float share) {
-      float top = table[c[p] & 255];
-      return top + (table[c[p + line] & 255] - top) * share;
-    }
-
-    @Override
-    void area(int[] xs, float[] wx, int nx, int[] ys, float[] wy, int ny) {
-      float sr = 0;
-      float sg = 0;
-      float sb = 0;
-      for (int v = 0; v < ny; v++) {
-        int line = ys[v] * width;
-        for (int u = 0; u < nx; u++) {
-          int p = 3 * (line + xs[u]);
-          float weight = wx[u] * wy[v];
-          sr += table[codes[p] & 255] * weight;
-          sg += table[codes[p + 1] & 255] * weight;
-          sb += table[codes[p + 2] & 255] * weight;
-        }
-      }
-      r = sr;
-      g = sg;
-      b = sb;
-    }
-  }
-
-  /** Full size, 16-bit codes. */
-  static final class Sixteen extends Source {
-    private final short[] codes;
-    private final float[] table;
-
-    Sixteen(Codes codes, float[] table) {
-      super(codes.width(), codes.height());
-      this.codes = codes.sixteen();
-      this.table = table;
-    }
-
-    @Override
-    void area(int[] xs, float[] wx, int nx, int[] ys, float[] wy, int ny) {
-      float sr = 0;
-      float sg = 0;
-      float sb = 0;
-      for (int v = 0; v < ny; v++) {
-        int line = ys[v] * width;
-        for (int u = 0; u < nx; u++) {
-          int p = 3 * (line + xs[u]);
-          float weight = wx[u] * wy[v];
-          sr += table[codes[p] & 65535] * weight;
-          sg += table[codes[p + 1] & 65535] * weight;
-          sb += table[codes[p + 2] & 65535] * weight;
-        }
-      }
-      r = sr;
-      g = sg;
-      b = sb;
-    }
-  }
-
-  /** A halved level: planes of 16-bit square roots of light. */
-  static final class Halved extends Source {
-    private final char[] codes;
-    private final int plane;
-
-    Halved(Pyramid.Level level) {
-      super(level.width(), level.height());
-      codes = level.codes();
-      plane = level.width() * level.height();
-    }
-
-    @Override
-    void area(int[] xs, float[] wx, int nx, int[] ys, float[] wy, int ny) {
-      float sr = 0;
-      float sg = 0;
-      float sb = 0;
-      for (int v = 0; v < ny; v++) {
-        int line = ys[v] * width;
-        for (int u = 0; u < nx; u++) {
-          int p = line + xs[u];
-          float weight = wx[u] * wy[v];
-          float red = codes[p];
-          float green = codes[p + plane];
-          float blue = codes[p + 2 * plane];
-          sr += red * red * weight;
-          sg += green * green * weight;
-          sb += blue * blue * weight;
-        }
-      }
-      r = sr * Pyramid.UNIT;
-      g = sg * Pyramid.UNIT;
-      b = sb * Pyramid.UNIT;
-    }
   }
 }

@@ -262,17 +262,17 @@ public final class Pyramid {
     while (power < levels.size() && raster.scale() * (3 << power) <= 1.0001) {
       power++;
     }
-    FrameRows.Source source;
+    FrameSource source;
     if (power == 0 && full.isPresent()) {
       Codes codes = full.get();
       source =
           codes.is8()
-              ? new FrameRows.Eight(codes, table(codes))
-              : new FrameRows.Sixteen(codes, table(codes));
+              ? new FrameSource.Eight(codes, table(codes))
+              : new FrameSource.Sixteen(codes, table(codes));
     } else {
       Level level = level(power);
       power = level.power;
-      source = new FrameRows.Halved(level);
+      source = new FrameSource.Halved(level);
     }
     return new FrameRows(
         raster,

@@ -9,6 +9,7 @@ import illuminar.scenes.light.Tint;
 import illuminar.scenes.material.Material;
 import illuminar.scenes.material.Materials;
 import illuminar.scenes.material.Noise;
+import illuminar.scenes.material.OutdoorMaterials;
 import illuminar.scenes.outdoors.PlainSky;
 import illuminar.scenes.render.Scene;
 import java.util.ArrayList;
@@ -34,13 +35,13 @@ public final class FrontAtDusk {
   };
   private static final double[] ABOVE = {-3.95, 0, 3.95};
 
-  private static final Material WALL = Materials.render(0.60, 0.575, 0.52);
-  private static final Material STONE = Materials.render(0.36, 0.34, 0.30);
+  private static final Material WALL = OutdoorMaterials.render(0.60, 0.575, 0.52);
+  private static final Material STONE = OutdoorMaterials.render(0.36, 0.34, 0.30);
 
   /** The old glaze; its reflectance is the reference of the replaced one. */
-  private static final Material OLD_TILE = Materials.glaze(0.105, 0.205, 0.195);
+  private static final Material OLD_TILE = OutdoorMaterials.glaze(0.105, 0.205, 0.195);
 
-  private static final Material NEW_TILE = Materials.glaze(0.135, 0.215, 0.265);
+  private static final Material NEW_TILE = OutdoorMaterials.glaze(0.135, 0.215, 0.265);
   private static final Material BULB = Materials.lit(14, 0);
 
   private FrontAtDusk() {}
@@ -264,7 +265,7 @@ public final class FrontAtDusk {
   }
 
   private static void roof(Mesh m) {
-    Material slates = Materials.slates();
+    Material slates = OutdoorMaterials.slates();
     Material paint = Materials.paint(0.03, 0.032, 0.035, 0.04, 0.3);
     double rise = 2.1;
     double n = Math.hypot(rise, 4.2);
@@ -325,8 +326,8 @@ public final class FrontAtDusk {
   }
 
   private static void grounds(Mesh m) {
-    m.box(-40, -1, -30, 40, -0.05, 40, Materials.gravel());
-    m.box(-1.2, -0.3, 0.6, 1.2, -0.02, 30, 0.01, Materials.slabs(0.6, 0.8));
+    m.box(-40, -1, -30, 40, -0.05, 40, OutdoorMaterials.gravel());
+    m.box(-1.2, -0.3, 0.6, 1.2, -0.02, 30, 0.01, OutdoorMaterials.slabs(0.6, 0.8));
     for (int s = -1; s <= 1; s += 2) {
       Mesh bed = m.at(s < 0 ? -HALF + 0.9 : 1.75, -0.05, 0.62, 0);
       Garden.hedge(bed, HALF - 2.65, 0.36, 0.42);

@@ -4,12 +4,13 @@ import illuminar.scenes.geometry.Mesh;
 import illuminar.scenes.geometry.Vec;
 import illuminar.scenes.material.Material;
 import illuminar.scenes.material.Materials;
+import illuminar.scenes.material.OutdoorMaterials;
 import java.util.Random;
 
 /** What grows and stands outside. */
 final class Garden {
-  private static final Material BARK = Materials.bark();
-  private static final Material HEDGE = Materials.hedge();
+  private static final Material BARK = OutdoorMaterials.bark();
+  private static final Material HEDGE = OutdoorMaterials.hedge();
 
   private Garden() {}
 

@@ -5,6 +5,7 @@ import illuminar.scenes.geometry.Vec;
 import illuminar.scenes.light.Panel;
 import illuminar.scenes.material.Material;
 import illuminar.scenes.material.Materials;
+import illuminar.scenes.material.OutdoorMaterials;
 import illuminar.scenes.outdoors.Backdrop;
 import illuminar.scenes.outdoors.Heath;
 import illuminar.scenes.outdoors.Outdoors;
@@ -67,7 +68,7 @@ public final class StairHall {
   }
 
   private static void shell(Mesh m) {
-    m.box(LEFT, -0.1, END, RIGHT, 0, BACK, Materials.slabs(0.42, 0.42));
+    m.box(LEFT, -0.1, END, RIGHT, 0, BACK, OutdoorMaterials.slabs(0.42, 0.42));
     m.box(LEFT - 0.2, HIGH, END - 0.3, RIGHT + 0.2, HIGH + 0.1, BACK + 0.2, CEILING);
     Joinery.wall(m.at(0, 0, END, 0), LEFT, RIGHT, HIGH, 0.24, WALL, WINDOW);
     Joinery.sashes(m.at(0, 0, END, 0), WINDOW, 2, 4, 0.12, Joinery.WHITE);

@@ -7,6 +7,7 @@ import illuminar.scenes.light.Sun;
 import illuminar.scenes.light.Tint;
 import illuminar.scenes.material.Material;
 import illuminar.scenes.material.Materials;
+import illuminar.scenes.material.OutdoorMaterials;
 import illuminar.scenes.outdoors.PlainSky;
 import illuminar.scenes.render.Scene;
 import java.util.List;
@@ -22,11 +23,11 @@ public final class YardWall {
   private static final double CORNER = 2.3;
   private static final double EAVES = 4.7;
 
-  private static final Material WALL = Materials.render(0.66, 0.63, 0.56);
-  private static final Material GABLE = Materials.render(0.64, 0.61, 0.55);
-  private static final Material STONE = Materials.render(0.38, 0.36, 0.32);
-  private static final Material PAVING = Materials.slabs(0.62, 0.9);
-  private static final Material ROOF = Materials.slates();
+  private static final Material WALL = OutdoorMaterials.render(0.66, 0.63, 0.56);
+  private static final Material GABLE = OutdoorMaterials.render(0.64, 0.61, 0.55);
+  private static final Material STONE = OutdoorMaterials.render(0.38, 0.36, 0.32);
+  private static final Material PAVING = OutdoorMaterials.slabs(0.62, 0.9);
+  private static final Material ROOF = OutdoorMaterials.slates();
   private static final Material GATE = Materials.wood(0.11, 0.19, 0.20, 1, 0.03, 0.4);
   private static final Material IRON_PAINT = Materials.paint(0.10, 0.12, 0.12, 0.04, 0.3);
   private static final Vec SUN = Vec.of(-0.38, 0.58, 0.72).unit();
@@ -137,7 +138,7 @@ public final class YardWall {
           {CORNER - 0.2, EAVES + 2.1, -2.8}
         },
         new double[][] {up, up, up, up},
-        Materials.slates());
+        OutdoorMaterials.slates());
     face.box(CORNER - 0.16, EAVES - 0.1, -0.3, 9, EAVES + 0.02, 0.12, 0.01, Joinery.WHITE);
   }
 
@@ -183,7 +184,7 @@ public final class YardWall {
 
   private static void yard(Mesh m) {
     m.box(-30, -1, 0, 30, 0, 30, PAVING);
-    m.box(-30, -1, -30, 30, -0.05, 0, Materials.gravel());
+    m.box(-30, -1, -30, 30, -0.05, 0, OutdoorMaterials.gravel());
     Garden.pot(m.at(-1.75, 0, 0.42, 0), 0.95);
     Garden.pot(m.at(0.35, 0, 0.36, 0), 0.8);
     // a barrel under the pipe's side, a bench, a watering can
