@@ -61,6 +61,18 @@ class FilterTest {
     same(Gauss.smooth(noise(2), 2.0), out, 7, 1e-5f);
   }
 
+  /** What is passed over because it is 0 changes nothing. Source: the reference library. */
+  @Test
+  void gaussOfAFewSpotsEqualsTheReference() {
+    Plane spots = Plane.of(W, H);
+    spots.data()[12 * W + 9] = 1;
+    spots.data()[12 * W + 30] = 0.5f;
+    spots.data()[(H - 12) * W + W - 14] = 0.8f;
+    Mat out = new Mat();
+    opencv_imgproc.GaussianBlur(mat(spots), out, new Size(13, 13), 2.0);
+    same(Gauss.smooth(spots, 2.0), out, 7, 1e-6f);
+  }
+
   /** He, Sun, Tang 2010: the same formula in the reference library. */
   @Test
   void guidedEqualsTheReference() {
