@@ -2,6 +2,9 @@ package illuminar.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import illuminar.server.job.Job;
+import illuminar.server.job.JobRows;
+import illuminar.server.job.Work;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.AfterEach;
@@ -50,7 +53,34 @@ class DemoShootTest {
       assertThat(state.at("/recipe/regions")).hasSize(1 + first.at("/added/regions").size());
       assertThat(state.path("revision").asInt()).isEqualTo(1 + added);
       assertThat(state.path("canUndo").asBoolean()).isTrue();
+      // as if the process had died before its job was marked as done
+      visitor.post("/api/views/" + view + "/undo", "");
+      server.sql("update job set state = 'RUNNING', finished = null");
+      resume(server, jobs.get(0).path("id").asString());
+      assertThat(visitor.json("/api/views/" + view + "/recipe").at("/recipe/passes"))
+          .hasSize(1 + added);
       assertThat(visitor.bytes("/api/views/" + view + "/cover")).hasSizeGreaterThan(3000);
+    }
+  }
+
+  private static void resume(TestServer server, String id) throws Exception {
+    Job job = server.bean(JobRows.class).findById(java.util.UUID.fromString(id)).orElseThrow();
+    for (Work work : server.beans(Work.class)) {
+      if (work.kind() == Job.Kind.DEMO) {
+        work.run(
+            job,
+            new Work.Progress() {
+              @Override
+              public void at(int done, int total, String doing) {
+                assertThat(done).isLessThanOrEqualTo(total);
+              }
+
+              @Override
+              public void problem(String said) {
+                throw new AssertionError(said);
+              }
+            });
+      }
     }
   }
 }

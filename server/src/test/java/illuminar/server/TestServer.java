@@ -11,6 +11,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.stream.Stream;
 import org.springframework.boot.SpringApplication;
@@ -116,6 +117,10 @@ public final class TestServer implements AutoCloseable {
 
   public <T> T bean(Class<T> type) {
     return application.getBean(type);
+  }
+
+  public <T> Collection<T> beans(Class<T> type) {
+    return application.getBeansOfType(type).values();
   }
 
   /** The simulated card's folder. */

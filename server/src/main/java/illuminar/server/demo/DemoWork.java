@@ -61,14 +61,31 @@ class DemoWork implements Work {
   @Override
   public void run(Job job, Progress progress) {
     Subject subject = json.read(job.subject(), Subject.class);
+    int all = IntakeWork.steps(subject.plan());
+    int before = 0;
     for (IntakeWork.PlannedView planned : subject.plan().views()) {
-      intake.take(job, new IntakeWork.Plan(List.of(planned)), progress);
+      IntakeWork.Plan one = new IntakeWork.Plan(List.of(planned));
+      intake.take(job, one, new Part(progress, before, all));
+      before += IntakeWork.steps(one);
       // while the view is open, its work and its cover take no time
       for (WorkedView worked : subject.worked()) {
         if (worked.view().equals(planned.id())) {
           work(job, worked);
         }
       }
+    }
+  }
+
+  /** Progress of one view as a part of all. */
+  private record Part(Progress whole, int before, int all) implements Progress {
+    @Override
+    public void at(int done, int total, String doing) {
+      whole.at(before + done, all, doing);
+    }
+
+    @Override
+    public void problem(String said) {
+      whole.problem(said);
     }
   }
 
@@ -86,15 +103,22 @@ class DemoWork implements Work {
   private List<Recipe> steps(Recipe first, WorkedView worked) {
     List<FrameRow> rows = frames.findByViewIdOrderByPosition(worked.view());
     Added added = worked.added();
+    // after a crash some of it may be there already
     List<Region> regions = new ArrayList<>(first.regions());
+    regions.removeIf(r -> added.regions().stream().anyMatch(n -> bears(n, r.id())));
     added.regions().forEach(r -> regions.add(read(r, rows, Region.class)));
     List<Pass> passes = new ArrayList<>(first.passes());
+    passes.removeIf(p -> added.passes().stream().anyMatch(n -> bears(n, p.id())));
     List<Recipe> steps = new ArrayList<>();
     for (JsonNode pass : added.passes()) {
       passes.add(read(pass, rows, Pass.class));
       steps.add(new Recipe(first.ground(), regions, passes));
     }
     return steps;
+  }
+
+  private static boolean bears(JsonNode node, String id) {
+    return node.path("id").asString().equals(id);
   }
 
   private <T> T read(JsonNode node, List<FrameRow> rows, Class<T> type) {

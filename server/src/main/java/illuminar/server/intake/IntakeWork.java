@@ -70,9 +70,14 @@ public class IntakeWork implements Work {
     take(job, json.read(job.subject(), Plan.class), progress);
   }
 
+  /** How many steps {@link #take} counts. */
+  public static int steps(Plan plan) {
+    return plan.views().stream().mapToInt(v -> 2 * v.frames().size() + 2).sum();
+  }
+
   /** Takes in what a plan says; what is there already is left as it is. */
   public void take(Job job, Plan plan, Progress progress) {
-    int total = plan.views().stream().mapToInt(v -> 2 * v.frames().size() + 2).sum();
+    int total = steps(plan);
     int done = 0;
     for (PlannedView planned : plan.views()) {
       if (views.findById(planned.id()).isEmpty()) {
