@@ -20,9 +20,19 @@ public final class TestRoom {
   public final int width;
   public final int height;
 
+  private final double sun;
+
   public TestRoom(int width, int height) {
+    this(width, height, 1);
+  }
+
+  /**
+   * @param sun how many times brighter or darker than usual it is outside
+   */
+  public TestRoom(int width, int height, double sun) {
     this.width = width;
     this.height = height;
+    this.sun = sun;
   }
 
   /**
@@ -40,7 +50,7 @@ public final class TestRoom {
                 + 0.03 * grain(u * 90, v * 60)
                 + 0.05 * u);
     double sky = (c == 2 ? 5.5 : c == 1 ? 4.2 : 3.4) * (1.25 - v) + 1.1 * grain(u * 140, v * 90);
-    return room + pane * (sky - room);
+    return room + pane * (sun * sky - room);
   }
 
   private static double grain(double x, double y) {

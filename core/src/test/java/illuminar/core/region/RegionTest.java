@@ -219,4 +219,14 @@ class RegionTest {
     assertThatThrownBy(() -> new Shape.WindowFinder(50)).hasMessageContaining("20 px");
     assertThatThrownBy(() -> new Point(Double.NaN, 0)).isInstanceOf(IllegalArgumentException.class);
   }
+
+  /**
+   * A view stands four and more stops over its room; a sunlit wall beside its shade two to three
+   * (common practice, no source), and is no window however much it burns.
+   */
+  @Test
+  void aSunlitWallIsNoWindow() {
+    assertThat(new TestRoom(360, 240, 1).analysis().panes().count()).isEqualTo(4);
+    assertThat(new TestRoom(360, 240, 0.22).analysis().panes().count()).isZero();
+  }
 }
