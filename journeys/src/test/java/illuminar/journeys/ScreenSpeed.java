@@ -77,6 +77,11 @@ public final class ScreenSpeed {
       page.getByLabel("Password").fill("heather");
       page.keyboard().press("Enter");
       page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Intake")).click();
+      page.getByTestId("card-frame").first().waitFor();
+      Locator wanted = page.getByRole(AriaRole.CHECKBOX);
+      for (int i = 1; i < wanted.count(); i++) {
+        wanted.nth(i).uncheck();
+      }
       page.getByRole(
               AriaRole.BUTTON,
               new Page.GetByRoleOptions().setName(Pattern.compile("Take in .* as 1 view")))
