@@ -112,11 +112,6 @@ public final class Pictures {
         .first();
   }
 
-  private void set(String control, String value) {
-    page.getByLabel(control + ", number").fill(value);
-    picture(() -> page.keyboard().press("Enter"));
-  }
-
   /** Does something and waits for the picture that it leads to. */
   private void picture(Runnable act) {
     String count = "() => Number(document.documentElement.dataset.pictures ?? 0)";

@@ -14,9 +14,6 @@ final class PaneFinder {
   /** Share of the view's typical light below which something burnt is a lit reveal, not a view. */
   private static final float DIM = 0.09f;
 
-  /** How many times brighter a view is than the middle of what lies round it, at least. */
-  private static final float STANDS_OUT = 24;
-
   /** The same for what hangs together with a pane. */
   private static final float DIMMER = 0.05f;
 
@@ -24,6 +21,9 @@ final class PaneFinder {
   private static final int DEEP = 4;
 
   private static final int REACH = 8;
+
+  /** How many times brighter a view is than the middle of what lies round it, at least. */
+  private static final float STANDS_OUT = 24;
 
   /** Pixels of the analysis grid that a piece cut off a pane has at least. */
   private static final int SCRAP = 12;
@@ -46,7 +46,7 @@ final class PaneFinder {
     float[] light = light(dark, response);
     // Dark parts of the view burn only in the next frame up; what is dim for a view is a lit
     // reveal.
-    float typical = typical(burnt(bright), light);
+    float typical = quantile(burnt(bright), true, light, 0.75, 0);
     boolean[] mask = burnt(brighter);
     boolean[] dim = mask.clone();
     for (int i = 0; i < mask.length; i++) {
@@ -56,7 +56,7 @@ final class PaneFinder {
     close(mask, w, h, light);
     reach(mask, dim, w, h);
     int count = keepPanes(mask, w, h, dark, light, 0.3f * typical, response);
-    if (count > 0 && typical < STANDS_OUT * median(mask, light)) {
+    if (count > 0 && typical < STANDS_OUT * quantile(mask, false, light, 0.5, Float.MAX_VALUE)) {
       // a sunlit wall beside its shade burns as well, but no view stands so little over a room
       java.util.Arrays.fill(mask, false);
       count = 0;
@@ -97,33 +97,20 @@ final class PaneFinder {
         .orElse(frame);
   }
 
-  /** Light that three quarters of the burnt area's window light stay below. */
-  private static float typical(boolean[] mask, float[] light) {
+  /**
+   * Light that a share of the pixels in, or out of, a mask stay below; {@code none} for no pixel.
+   */
+  private static float quantile(
+      boolean[] mask, boolean inside, float[] light, double share, float none) {
     float[] found = new float[light.length];
     int n = 0;
     for (int i = 0; i < mask.length; i++) {
-      if (mask[i]) {
+      if (mask[i] == inside) {
         found[n++] = light[i];
       }
     }
-    if (n == 0) {
-      return 0;
-    }
     java.util.Arrays.sort(found, 0, n);
-    return found[n * 3 / 4];
-  }
-
-  /** Middle of the light outside a mask. */
-  private static float median(boolean[] mask, float[] light) {
-    float[] outside = new float[light.length];
-    int n = 0;
-    for (int i = 0; i < mask.length; i++) {
-      if (!mask[i]) {
-        outside[n++] = light[i];
-      }
-    }
-    java.util.Arrays.sort(outside, 0, n);
-    return n == 0 ? Float.MAX_VALUE : outside[n / 2];
+    return n == 0 ? none : found[(int) (n * share)];
   }
 
   /** The ambient frame that shows the room best: middle tone nearest to mid grey. */

@@ -26,6 +26,21 @@ public record Vec(float x, float y, float z) {
     return new Vec(y * o.z - z * o.y, z * o.x - x * o.z, x * o.y - y * o.x);
   }
 
+  /**
+   * A point on a disc round this one.
+   *
+   * @param axis stands upright on the disc, of length 1
+   * @param share and {@code turn} random numbers from 0 to 1; equal areas are equally likely
+   */
+  public Vec onDisc(Vec axis, double radius, double share, double turn) {
+    Vec side = Math.abs(axis.y) > 0.9f ? of(1, 0, 0) : of(0, 1, 0);
+    Vec u = axis.cross(side).unit();
+    Vec v = axis.cross(u);
+    double r = radius * Math.sqrt(share);
+    double a = 2 * Math.PI * turn;
+    return plus(u.times(r * Math.cos(a))).plus(v.times(r * Math.sin(a)));
+  }
+
   public float length() {
     return (float) Math.sqrt(dot(this));
   }

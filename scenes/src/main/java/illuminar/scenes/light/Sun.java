@@ -15,12 +15,7 @@ public record Sun(int group, Vec towards, float[] colour, float illuminance) imp
 
   @Override
   public void sample(float x, float y, float z, SplittableRandom random, Sample out) {
-    Vec side = Math.abs(towards.y()) > 0.9f ? Vec.of(1, 0, 0) : Vec.of(0, 1, 0);
-    Vec u = towards.cross(side).unit();
-    Vec v = towards.cross(u);
-    double r = HALF * Math.sqrt(random.nextDouble());
-    double a = 2 * Math.PI * random.nextDouble();
-    Vec d = towards.plus(u.times(r * Math.cos(a))).plus(v.times(r * Math.sin(a))).unit();
+    Vec d = towards.onDisc(towards, HALF, random.nextDouble(), random.nextDouble()).unit();
     out.dx = d.x();
     out.dy = d.y();
     out.dz = d.z();

@@ -2,6 +2,7 @@ package illuminar.scenes.render;
 
 import illuminar.scenes.geometry.Bvh;
 import illuminar.scenes.material.Material;
+import java.util.Map;
 import java.util.SplittableRandom;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.IntConsumer;
@@ -21,6 +22,7 @@ final class PathTracer {
   private final Scene scene;
   private final Bvh bvh;
   private final Transport transport;
+  private final Map<Material, Integer> parts;
   private final int groups;
   private final Lens lens;
 
@@ -33,6 +35,7 @@ final class PathTracer {
     bvh = new Bvh(scene.mesh());
     transport = new Transport(scene, bvh);
     groups = scene.groups().size();
+    parts = scene.partNumbers();
     lens = new Lens(scene.eye(), width, height);
     train();
   }
@@ -160,8 +163,8 @@ final class PathTracer {
       Transport.Walker w, float[] d, int i, int looks, boolean follow, Gathered out) {
     Bvh.Hit hit = w.hit;
     float share = 1f / looks;
-    int part = scene.part(hit.material);
-    if (part >= 0) {
+    Integer part = parts.get(hit.material);
+    if (part != null) {
       out.parts[part][i] += share;
     }
     Material.Point p = w.point;
@@ -251,14 +254,11 @@ final class PathTracer {
       }
       return out;
     }
-    Bvh.Hit hit = w.hit;
-    w.point.prepare(hit.x, hit.y, hit.z, hit.nx, hit.ny, hit.nz);
-    hit.material.shade(w.point);
-    float more = w.point.metal ? 2.6f : 1;
-    float[] colour = {w.point.r * more, w.point.g * more, w.point.b * more};
+    float[] colour = new float[3];
+    w.shade(colour);
     float glow = w.point.glow;
     int glowOf = w.point.glowOf;
-    p.above(hit);
+    p.above(w.hit);
     float[] light = transport.arriving(w);
     for (int k = 0; k < out.length; k++) {
       out[k] = light[k] * colour[k % 3];

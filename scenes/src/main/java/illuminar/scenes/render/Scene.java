@@ -6,6 +6,7 @@ import illuminar.scenes.light.Light;
 import illuminar.scenes.material.Material;
 import illuminar.scenes.outdoors.Outdoors;
 import java.util.ArrayList;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -98,17 +99,16 @@ public record Scene(
     return new ArrayList<>(parts.keySet());
   }
 
-  /** Number of the part that a surface belongs to; −1 for none. */
-  int part(Material surface) {
+  /** Number of the part that each named surface belongs to. */
+  Map<Material, Integer> partNumbers() {
+    Map<Material, Integer> numbers = new IdentityHashMap<>();
     int k = 0;
     for (List<Material> surfaces : parts.values()) {
       for (Material m : surfaces) {
-        if (m == surface) {
-          return k;
-        }
+        numbers.put(m, k);
       }
       k++;
     }
-    return -1;
+    return numbers;
   }
 }

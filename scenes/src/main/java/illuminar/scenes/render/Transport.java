@@ -19,6 +19,9 @@ final class Transport {
   private static final int TRAINING_ROUNDS = 3;
   private static final int TRAINING_PATHS = 220_000;
 
+  /** Metals scatter less than they mirror; in bounces they count for both. */
+  private static final float METAL = 2.6f;
+
   /** A single bounced ray counts for no more than this, kcd/m². */
   private static final float SPARK = 12;
 
@@ -87,6 +90,16 @@ final class Transport {
     Walker(Scene scene) {
       light = new float[LONGEST][scene.groups().size() * 3];
       Arrays.setAll(places, k -> new Place());
+    }
+
+    /** Shades what the last ray met, without detail; writes how much light it sends on. */
+    void shade(float[] sentOn) {
+      point.prepare(hit.x, hit.y, hit.z, hit.nx, hit.ny, hit.nz);
+      hit.material.shade(point);
+      float more = point.metal ? METAL : 1;
+      sentOn[0] = point.r * more;
+      sentOn[1] = point.g * more;
+      sentOn[2] = point.b * more;
     }
 
     /** Where the next path starts. */
@@ -187,25 +200,19 @@ final class Transport {
       }
       return false;
     }
-    Bvh.Hit hit = w.hit;
-    w.point.prepare(hit.x, hit.y, hit.z, hit.nx, hit.ny, hit.nz);
-    hit.material.shade(w.point);
-    float more = w.point.metal ? 2.6f : 1;
-    float r = w.point.r * more;
-    float g = w.point.g * more;
-    float b = w.point.b * more;
+    float[] tint = w.tint[n + 1];
+    w.shade(tint);
     float keep = 1;
     if (n > 0) {
-      keep = Math.min(0.95f, Math.max(r, Math.max(g, b)) * 1.1f);
+      keep = Math.min(0.95f, Math.max(tint[0], Math.max(tint[1], tint[2])) * 1.1f);
       if (w.random.nextDouble() >= keep) {
         return false;
       }
     }
-    float[] tint = w.tint[n + 1];
-    tint[0] = r / keep;
-    tint[1] = g / keep;
-    tint[2] = b / keep;
-    w.places[n + 1].above(hit);
+    tint[0] /= keep;
+    tint[1] /= keep;
+    tint[2] /= keep;
+    w.places[n + 1].above(w.hit);
     return true;
   }
 

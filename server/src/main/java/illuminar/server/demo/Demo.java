@@ -1,25 +1,17 @@
 package illuminar.server.demo;
 
-import illuminar.core.intake.Grouping;
 import illuminar.server.Settings;
 import illuminar.server.account.Account;
 import illuminar.server.account.Accounts;
 import illuminar.server.account.Studio;
 import illuminar.server.account.Studios;
-import illuminar.server.intake.Card;
-import illuminar.server.intake.IntakeWork;
 import illuminar.server.job.Job;
 import illuminar.server.job.Jobs;
-import illuminar.server.recipe.RecipeJson;
 import illuminar.server.shoot.Shoot;
 import illuminar.server.shoot.Shoots;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
-import java.nio.file.Path;
-import java.util.ArrayList;
-import java.util.List;
-import java.util.UUID;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -36,9 +28,7 @@ class Demo implements ApplicationRunner {
   private final Accounts accounts;
   private final Shoots shoots;
   private final PasswordEncoder passwords;
-  private final Card card;
   private final Jobs jobs;
-  private final RecipeJson json;
 
   Demo(
       Settings settings,
@@ -46,17 +36,13 @@ class Demo implements ApplicationRunner {
       Accounts accounts,
       Shoots shoots,
       PasswordEncoder passwords,
-      Card card,
-      Jobs jobs,
-      RecipeJson json) {
+      Jobs jobs) {
     this.settings = settings;
     this.studios = studios;
     this.accounts = accounts;
     this.shoots = shoots;
     this.passwords = passwords;
-    this.card = card;
     this.jobs = jobs;
-    this.json = json;
   }
 
   @Override
@@ -70,45 +56,15 @@ class Demo implements ApplicationRunner {
             studio.id(), "demo@illuminar.test", "Demo photographer", passwords.encode("heather")));
     Shoot shoot = shoots.save(new Shoot(studio.id(), "Fennick Weather House"));
     if (Files.isRegularFile(settings.worked())) {
-      jobs.start(
-          new Job(studio.id(), shoot.id(), Job.Kind.DEMO, json.write(subject(settings.worked()))));
+      jobs.start(new Job(studio.id(), shoot.id(), Job.Kind.DEMO, worked()));
     }
   }
 
-  /** Views of the shoot in the order of the card; those without {@code taken} stay on the card. */
-  record Worked(List<WorkedView> views) {}
-
-  record WorkedView(String name, boolean taken, DemoWork.Added added) {}
-
-  private DemoWork.Subject subject(Path file) {
-    Worked worked;
+  private String worked() {
     try {
-      worked = json.read(Files.readString(file), Worked.class);
+      return Files.readString(settings.worked());
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
-    List<Grouping.View> found = card.views();
-    List<IntakeWork.PlannedView> plan = new ArrayList<>();
-    List<DemoWork.WorkedView> done = new ArrayList<>();
-    for (int i = 0; i < Math.min(found.size(), worked.views.size()); i++) {
-      WorkedView view = worked.views.get(i);
-      Grouping.View frames = found.get(i);
-      if (!view.taken) {
-        continue;
-      }
-      UUID id = UUID.randomUUID();
-      plan.add(
-          new IntakeWork.PlannedView(
-              id,
-              view.name,
-              frames.anchor(),
-              frames.frames().stream()
-                  .map(p -> new IntakeWork.PlannedFrame(p.frame().id(), p.role()))
-                  .toList()));
-      if (!view.added.passes().isEmpty()) {
-        done.add(new DemoWork.WorkedView(id, view.name, view.added));
-      }
-    }
-    return new DemoWork.Subject(new IntakeWork.Plan(plan), done);
   }
 }

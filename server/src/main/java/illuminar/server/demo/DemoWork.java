@@ -1,8 +1,10 @@
 package illuminar.server.demo;
 
+import illuminar.core.intake.Grouping;
 import illuminar.core.pass.Pass;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.region.Region;
+import illuminar.server.intake.Card;
 import illuminar.server.intake.IntakeWork;
 import illuminar.server.job.Job;
 import illuminar.server.job.Work;
@@ -12,8 +14,11 @@ import illuminar.server.shoot.FrameRow;
 import illuminar.server.shoot.FrameRows;
 import illuminar.server.shoot.Views;
 import illuminar.server.view.Covers;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
@@ -27,10 +32,13 @@ class DemoWork implements Work {
   /** What is added to a view's first version. Frames are named as on the card, in braces. */
   record Added(List<JsonNode> regions, List<JsonNode> passes) {}
 
-  record WorkedView(UUID view, String name, Added added) {}
+  /** A view of the shoot; one that is not {@code taken} stays on the card. */
+  record WorkedView(String name, boolean taken, Added added) {}
 
-  record Subject(IntakeWork.Plan plan, List<WorkedView> worked) {}
+  /** Views of the shoot in the order of the card. */
+  record Worked(List<WorkedView> views) {}
 
+  private final Card card;
   private final IntakeWork intake;
   private final RecipeService recipes;
   private final RecipeJson json;
@@ -39,6 +47,7 @@ class DemoWork implements Work {
   private final Covers covers;
 
   DemoWork(
+      Card card,
       IntakeWork intake,
       RecipeService recipes,
       RecipeJson json,
@@ -47,6 +56,7 @@ class DemoWork implements Work {
       Covers covers) {
     this.views = views;
     this.covers = covers;
+    this.card = card;
     this.intake = intake;
     this.recipes = recipes;
     this.json = json;
@@ -60,20 +70,37 @@ class DemoWork implements Work {
 
   @Override
   public void run(Job job, Progress progress) {
-    Subject subject = json.read(job.subject(), Subject.class);
-    int all = IntakeWork.steps(subject.plan());
+    List<WorkedView> worked = json.read(job.subject(), Worked.class).views();
+    List<Grouping.View> found = card.views();
+    Map<IntakeWork.PlannedView, Added> plan = new LinkedHashMap<>();
+    for (int i = 0; i < Math.min(found.size(), worked.size()); i++) {
+      if (worked.get(i).taken()) {
+        plan.put(planned(job, worked.get(i).name(), found.get(i)), worked.get(i).added());
+      }
+    }
+    int all = IntakeWork.steps(new IntakeWork.Plan(List.copyOf(plan.keySet())));
     int before = 0;
-    for (IntakeWork.PlannedView planned : subject.plan().views()) {
-      IntakeWork.Plan one = new IntakeWork.Plan(List.of(planned));
+    for (Map.Entry<IntakeWork.PlannedView, Added> view : plan.entrySet()) {
+      IntakeWork.Plan one = new IntakeWork.Plan(List.of(view.getKey()));
       intake.take(job, one, new Part(progress, before, all));
       before += IntakeWork.steps(one);
       // while the view is open, its work and its cover take no time
-      for (WorkedView worked : subject.worked()) {
-        if (worked.view().equals(planned.id())) {
-          work(job, worked);
-        }
+      if (!view.getValue().passes().isEmpty()) {
+        work(job, view.getKey().id(), view.getValue());
       }
     }
+  }
+
+  /** A view to be taken in; its id follows from the job, so that running it again adds nothing. */
+  private static IntakeWork.PlannedView planned(Job job, String name, Grouping.View found) {
+    byte[] own = (job.id() + " " + name).getBytes(StandardCharsets.UTF_8);
+    return new IntakeWork.PlannedView(
+        UUID.nameUUIDFromBytes(own),
+        name,
+        found.anchor(),
+        found.frames().stream()
+            .map(p -> new IntakeWork.PlannedFrame(p.frame().id(), p.role()))
+            .toList());
   }
 
   /** Progress of one view as a part of all. */
@@ -89,20 +116,19 @@ class DemoWork implements Work {
     }
   }
 
-  private void work(Job job, WorkedView worked) {
-    RecipeService.State state = recipes.state(job.studioId(), worked.view());
+  private void work(Job job, UUID view, Added added) {
+    RecipeService.State state = recipes.state(job.studioId(), view);
     int known = state.revision() - 1;
-    List<Recipe> steps = steps(state.recipe(), worked);
+    List<Recipe> steps = steps(state.recipe(), view, added);
     for (Recipe next : steps.subList(Math.min(known, steps.size()), steps.size())) {
-      state = recipes.change(job.studioId(), worked.view(), state.edition(), next);
+      state = recipes.change(job.studioId(), view, state.edition(), next);
     }
-    covers.refresh(views.findById(worked.view()).orElseThrow(), state);
+    covers.refresh(views.findById(view).orElseThrow(), state);
   }
 
   /** The recipe after each added pass, the first with all the regions. */
-  private List<Recipe> steps(Recipe first, WorkedView worked) {
-    List<FrameRow> rows = frames.findByViewIdOrderByPosition(worked.view());
-    Added added = worked.added();
+  private List<Recipe> steps(Recipe first, UUID view, Added added) {
+    List<FrameRow> rows = frames.findByViewIdOrderByPosition(view);
     // after a crash some of it may be there already
     List<Region> regions = new ArrayList<>(first.regions());
     regions.removeIf(r -> added.regions().stream().anyMatch(n -> bears(n, r.id())));

@@ -62,7 +62,12 @@ public class Card {
   public record Refused(String name, String reason) {}
 
   /** What is on the card: readable files, and those that are not. */
-  record Contents(List<Read> files, List<Refused> refused) {}
+  record Contents(List<Read> files, List<Refused> refused) {
+    /** The readable files as the rules sort them into views. */
+    List<Grouping.View> views() {
+      return Grouping.views(files.stream().map(Card::found).toList());
+    }
+  }
 
   /** Reads the whole card. */
   Contents read() {
@@ -174,11 +179,11 @@ public class Card {
 
   /** The card's frames as the rules sort them into views. */
   public List<Grouping.View> views() {
-    return Grouping.views(read().files().stream().map(Card::found).toList());
+    return read().views();
   }
 
   /** A file as the grouping rules see it. */
-  static Grouping.Found found(Read r) {
+  private static Grouping.Found found(Read r) {
     return new Grouping.Found(
         r.name,
         r.capture.taken(),

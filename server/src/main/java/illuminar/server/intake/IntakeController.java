@@ -88,7 +88,7 @@ class IntakeController {
         shoots.views(shoot).stream().collect(Collectors.toMap(View::id, View::name));
     int next = names.size() + 1;
     List<CardView> views = new ArrayList<>();
-    for (Grouping.View v : Grouping.views(contents.files().stream().map(Card::found).toList())) {
+    for (Grouping.View v : contents.views()) {
       List<CardFrame> list =
           v.frames().stream()
               .map(p -> frame(byName.get(p.frame().id()), p.role(), here.keySet()))

@@ -59,7 +59,7 @@ class PictureController {
     byte[] make() throws IOException;
   }
 
-  private ResponseEntity<byte[]> kept(String key, boolean forEver, Make make) {
+  private ResponseEntity<byte[]> kept(String key, Make make) {
     byte[] bytes;
     synchronized (kept) {
       bytes = kept.get(key);
@@ -75,9 +75,7 @@ class PictureController {
       }
     }
     CacheControl control =
-        forEver
-            ? CacheControl.maxAge(java.time.Duration.ofDays(365)).cachePrivate().immutable()
-            : CacheControl.noCache().cachePrivate();
+        CacheControl.maxAge(java.time.Duration.ofDays(365)).cachePrivate().immutable();
     return ResponseEntity.ok().cacheControl(control).contentType(MediaType.IMAGE_JPEG).body(bytes);
   }
 
@@ -92,7 +90,6 @@ class PictureController {
     View view = shoots.ownedView(member.studio(), row.viewId());
     return kept(
         "frame " + id,
-        true,
         () -> {
           Renderer r = open.renderer(view);
           return jpeg(r.frame(id.toString(), Raster.fitted(view.width(), view.height(), THUMB)));
