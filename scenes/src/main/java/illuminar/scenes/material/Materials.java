@@ -296,6 +296,15 @@ public final class Materials {
     };
   }
 
+  /** White cloth before a source: what it sends out belongs to glow {@code of}. */
+  public static Material diffuser(double glow, int of) {
+    return p -> {
+      p.colour(0.8, 0.8, 0.78, 1);
+      p.glow = (float) glow;
+      p.glowOf = of;
+    };
+  }
+
   /** A stitched patchwork quilt, seen from above. */
   public static Material quilt() {
     double[][] cloths = {

@@ -19,9 +19,9 @@ import java.util.List;
 
 /**
  * The Long table room: white walls under daylight from two windows on the left, three pendants of
- * 2600 K over the table, and greenish tube light from a passage. Two flashes bounce off the ceiling
- * from either side; the right one lies on the glossy table as a reflection. The end wall is z = 0,
- * the camera looks towards −z.
+ * 2600 K over the table, and greenish tube light from a passage. One flash bounces off the ceiling
+ * on the left; the other, in a soft box on a boom above the frame on the right, is mirrored by the
+ * near end of the glossy table. The end wall is z = 0, the camera looks towards −z.
  */
 public final class LongTableRoom {
   private static final double LEFT = -2.3;
@@ -44,8 +44,11 @@ public final class LongTableRoom {
   private static final Material OAK = Materials.wood(0.40, 0.235, 0.11, 0, 0.04, 0.3);
   private static final Material OAK_UPRIGHT = Materials.wood(0.40, 0.235, 0.11, 1, 0.04, 0.3);
   private static final Material BULB = Materials.lit(60, 0);
+  private static final double SOFT_BOX_GLOW = 6;
+  private static final Material SOFT_BOX = Materials.diffuser(SOFT_BOX_GLOW, 2);
   private static final double[] PENDANTS = {2.35, 3.65, 4.95};
-  private static final double PENDANT_X = -0.15;
+  private static final double TABLE_X = 0.05;
+  private static final double TABLE_Z = 4.15;
   private static final double PENDANT_Y = 1.68;
 
   private LongTableRoom() {}
@@ -59,12 +62,13 @@ public final class LongTableRoom {
     Mesh m = new Mesh();
     shell(m);
     passage(m);
-    table(m.at(-0.15, 0, 3.65, 0));
+    table(m.at(TABLE_X, 0, TABLE_Z, 0));
     for (double z : PENDANTS) {
-      pendant(m.at(PENDANT_X, PENDANT_Y, z, 0));
+      pendant(m.at(TABLE_X, PENDANT_Y, z, 0));
     }
     dresser(m.at(RIGHT - 0.02, 0, 2.0, -90));
     sideboard(m.at(RIGHT - 0.02, 0, 4.55, -90));
+    m.box(0.6, 2.6, 2.45, 1.2, 2.61, 3.05, SOFT_BOX);
     walls(m);
     float[] warm = Tint.planck(2600);
     Scene.Lighting lighting =
@@ -72,13 +76,14 @@ public final class LongTableRoom {
             List.of("daylight", "pendants", "tube", "flash-left", "flash-right"),
             lights(heath, warm),
             new Scene.Glow(1, warm),
-            new Scene.Glow(2, Tint.tube()));
+            new Scene.Glow(2, Tint.tube()),
+            new Scene.Glow(4, Tint.daylight(5500)));
     return Scene.room(
             "long-table-room",
             m,
             lighting,
             heath,
-            new Scene.Eye(Vec.of(0.62, 1.42, 7.05), -8, -3, 70))
+            new Scene.Eye(Vec.of(0.38, 1.2, 7.05), -6, -8, 70))
         .part("wall-end", WALL_END)
         .part("wall-left", WALL_LEFT)
         .part("wall-right", WALL_RIGHT)
@@ -101,7 +106,7 @@ public final class LongTableRoom {
               heath));
     }
     for (double z : PENDANTS) {
-      lights.add(new Bulb(1, Vec.of(PENDANT_X, PENDANT_Y - 0.03, z), 0.034f, warm, 0.75f));
+      lights.add(new Bulb(1, Vec.of(TABLE_X, PENDANT_Y - 0.03, z), 0.034f, warm, 0.75f));
     }
     lights.add(
         Panel.lit(
@@ -114,7 +119,13 @@ public final class LongTableRoom {
     lights.add(
         new Disc(3, Vec.of(-1.5, 1.9, 6.9), Vec.of(-0.30, 0.75, -0.55).unit(), 0.16f, flash, 60f));
     lights.add(
-        new Disc(4, Vec.of(1.6, 1.9, 6.3), Vec.of(0.10, 0.85, -0.5).unit(), 0.16f, flash, 60f));
+        Panel.lit(
+            4,
+            Vec.of(0.6, 2.597, 2.45),
+            Vec.of(0.6, 0, 0),
+            Vec.of(0, 0, 0.6),
+            flash,
+            SOFT_BOX_GLOW));
     return lights;
   }
 
@@ -177,7 +188,7 @@ public final class LongTableRoom {
   }
 
   private static void table(Mesh m) {
-    double len = 1.72;
+    double len = 2.2;
     m.box(-0.5, 0.715, -len, 0.5, 0.755, len, 0.012, TABLE);
     m.box(-0.43, 0.62, -len + 0.08, 0.43, 0.715, len - 0.08, 0.004, TABLE);
     for (int sx = -1; sx <= 1; sx += 2) {
