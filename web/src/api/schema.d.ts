@@ -292,6 +292,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/catalogue/parts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["parts"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/card/{name}/thumb": {
         parameters: {
             query?: never;
@@ -535,25 +551,17 @@ export interface components {
             careful: number;
             help: string;
         };
-        Point: {
-            x: number;
-            y: number;
+        PartKind: {
+            kind: string;
+            name: string;
+            controls: components["schemas"]["Number"][];
         };
-        Gate: {
-            from: number;
-            full: number;
-            fullTo: number;
-            to: number;
+        Recipe: {
+            ground: components["schemas"]["Ground"];
+            regions: components["schemas"]["Region"][];
+            passes: components["schemas"]["Pass"][];
         };
-        Where: {
-            region: string;
-            outside: boolean;
-        };
-        OneFrame: {
-            /** @enum {string} */
-            kind: "one-frame";
-            frame: string;
-        };
+        Ground: components["schemas"]["EvenBlend"] | components["schemas"]["OneFrame"];
         EvenBlend: {
             /** @enum {string} */
             kind: "even-blend";
@@ -561,7 +569,144 @@ export interface components {
             calm: number;
             towards: string;
         };
-        Ground: components["schemas"]["OneFrame"] | components["schemas"]["EvenBlend"];
+        OneFrame: {
+            /** @enum {string} */
+            kind: "one-frame";
+            frame: string;
+        };
+        Region: {
+            id: string;
+            name: string;
+            parts: components["schemas"]["Part"][];
+            grow: number;
+            edge: number;
+            feather: number;
+            density: number;
+            invert: boolean;
+        };
+        Part: {
+            id: string;
+            /** @enum {string} */
+            combine: "ADD" | "TAKE_AWAY" | "OVERLAP";
+            shape: components["schemas"]["Shape"];
+            feather: number;
+            strength: number;
+            invert: boolean;
+            off: boolean;
+        };
+        Shape: components["schemas"]["Brush"] | components["schemas"]["BurntLight"] | components["schemas"]["ColourBand"] | components["schemas"]["Ellipse"] | components["schemas"]["Outline"] | components["schemas"]["Panel"] | components["schemas"]["Ramp"] | components["schemas"]["WindowFinder"] | components["schemas"]["Loop"] | components["schemas"]["ToneBand"] | components["schemas"]["SimilarColour"] | components["schemas"]["Moving"] | components["schemas"]["OtherRegion"];
+        Stroke: {
+            radius: number;
+            softness: number;
+            flow: number;
+            takeAway: boolean;
+            stop: number;
+            path: string;
+        };
+        Brush: {
+            /** @enum {string} */
+            kind: "brush";
+            strokes: components["schemas"]["Stroke"][];
+            ceiling: number;
+            limit: string;
+        };
+        BurntLight: {
+            /** @enum {string} */
+            kind: "burnt-light";
+            frame: string;
+            reach: number;
+            bloom: number;
+        };
+        Look: {
+            /** @enum {string} */
+            from: "GROUND" | "FRAME" | "BELOW";
+            frame: string;
+        };
+        Pick: {
+            hue: number;
+            chroma: number;
+        };
+        ColourBand: {
+            /** @enum {string} */
+            kind: "colour-band";
+            look: components["schemas"]["Look"];
+            picks: components["schemas"]["Pick"][];
+            hue: number;
+            chroma: number;
+            softness: number;
+        };
+        Point: {
+            x: number;
+            y: number;
+        };
+        Ellipse: {
+            /** @enum {string} */
+            kind: "ellipse";
+            centre: components["schemas"]["Point"];
+            wide: number;
+            high: number;
+            turn: number;
+            softness: number;
+        };
+        Outline: {
+            /** @enum {string} */
+            kind: "outline";
+            points: components["schemas"]["Point"][];
+            smooth: boolean;
+        };
+        Panel: {
+            /** @enum {string} */
+            kind: "panel";
+            corners: components["schemas"]["Point"][];
+            softness: number;
+        };
+        Ramp: {
+            /** @enum {string} */
+            kind: "ramp";
+            from: components["schemas"]["Point"];
+            to: components["schemas"]["Point"];
+        };
+        WindowFinder: {
+            /** @enum {string} */
+            kind: "window-finder";
+            grow: number;
+        };
+        Loop: {
+            /** @enum {string} */
+            kind: "loop";
+            path: string;
+        };
+        ToneBand: {
+            /** @enum {string} */
+            kind: "tone-band";
+            look: components["schemas"]["Look"];
+            /** @enum {string} */
+            tones: "LIGHTS" | "DARKS" | "MIDTONES" | "CURVE";
+            exponent: number;
+            less: number;
+            curve: components["schemas"]["Point"][];
+            black: number;
+            white: number;
+        };
+        SimilarColour: {
+            /** @enum {string} */
+            kind: "similar-colour";
+            look: components["schemas"]["Look"];
+            at: components["schemas"]["Point"];
+            tolerance: number;
+            softness: number;
+            connected: boolean;
+        };
+        Moving: {
+            /** @enum {string} */
+            kind: "moving";
+            least: number;
+        };
+        OtherRegion: {
+            /** @enum {string} */
+            kind: "other-region";
+            region: string;
+        };
         Pass: {
             id: string;
             on: boolean;
@@ -571,63 +716,7 @@ export interface components {
             strength: number;
             why: string;
         };
-        Part: {
-            id: string;
-            /** @enum {string} */
-            combine: "ADD" | "TAKE_AWAY" | "OVERLAP";
-            shape: components["schemas"]["Shape"];
-        };
-        Region: {
-            id: string;
-            name: string;
-            parts: components["schemas"]["Part"][];
-            feather: number;
-            invert: boolean;
-        };
-        Recipe: {
-            ground: components["schemas"]["Ground"];
-            regions: components["schemas"]["Region"][];
-            passes: components["schemas"]["Pass"][];
-        };
-        RecipeState: {
-            recipe: components["schemas"]["Recipe"];
-            /** Format: int32 */
-            revision: number;
-            /** Format: int32 */
-            edition: number;
-            canUndo: boolean;
-            canRedo: boolean;
-            said: string;
-        };
-        Outline: {
-            /** @enum {string} */
-            kind: "outline";
-            points: components["schemas"]["Point"][];
-        };
-        Stroke: {
-            radius: number;
-            softness: number;
-            flow: number;
-            takeAway: boolean;
-            points: components["schemas"]["Point"][];
-        };
-        Brush: {
-            /** @enum {string} */
-            kind: "brush";
-            strokes: components["schemas"]["Stroke"][];
-        };
-        WindowFinder: {
-            /** @enum {string} */
-            kind: "window-finder";
-            grow: number;
-        };
-        BurntLight: {
-            /** @enum {string} */
-            kind: "burnt-light";
-            frame: string;
-            reach: number;
-        };
-        Shape: components["schemas"]["Outline"] | components["schemas"]["Brush"] | components["schemas"]["WindowFinder"] | components["schemas"]["BurntLight"];
+        Move: components["schemas"]["BringFrame"] | components["schemas"]["Tone"];
         BringFrame: {
             /** @enum {string} */
             kind: "bring-frame";
@@ -643,7 +732,26 @@ export interface components {
             highlights: number;
             shadows: number;
         };
-        Move: components["schemas"]["BringFrame"] | components["schemas"]["Tone"];
+        Where: {
+            region: string;
+            outside: boolean;
+        };
+        Gate: {
+            from: number;
+            full: number;
+            fullTo: number;
+            to: number;
+        };
+        RecipeState: {
+            recipe: components["schemas"]["Recipe"];
+            /** Format: int32 */
+            revision: number;
+            /** Format: int32 */
+            edition: number;
+            canUndo: boolean;
+            canRedo: boolean;
+            said: string;
+        };
     };
     responses: never;
     parameters: never;
@@ -1171,6 +1279,26 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Kind"][];
+                };
+            };
+        };
+    };
+    parts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PartKind"][];
                 };
             };
         };

@@ -1,6 +1,6 @@
 import { useEffect } from "react";
 import { leave } from "./stage/Handles";
-import { closeOutline } from "./stage/tools";
+import { closeOutline } from "./stage/hands/outline";
 import {
   addRegion,
   nextName,
@@ -26,8 +26,10 @@ export const KEYS: { keys: string; does: string }[] = [
   { keys: "C", does: "colour off, to judge lightness" },
   { keys: "P", does: "pin a probe" },
   { keys: "N", does: "new region" },
-  { keys: "O", does: "outline into the selected region" },
-  { keys: "K", does: "brush into the selected region" },
+  { keys: "O, L", does: "outline, loop into the selected region" },
+  { keys: "R, E, Y", does: "ramp, ellipse, panel" },
+  { keys: "K", does: "brush; Shift draws straight on" },
+  { keys: "U, I", does: "similar colour, colour band" },
   { keys: "[ ]", does: "brush smaller, larger" },
   { keys: "Shift [ ]", does: "brush harder, softer" },
   { keys: "hold Alt", does: "take away" },
@@ -49,7 +51,8 @@ function climb(by: number) {
 
 function typing(e: KeyboardEvent): boolean {
   const t = e.target as HTMLElement;
-  return t.tagName === "INPUT" || t.tagName === "TEXTAREA" || t.isContentEditable;
+  const field = t instanceof HTMLInputElement && !["checkbox", "radio", "color"].includes(t.type);
+  return field || t.tagName === "TEXTAREA" || t.isContentEditable;
 }
 
 export function useKeys(help: () => void) {
@@ -75,7 +78,13 @@ export function useKeys(help: () => void) {
         p: () => put({ tool: s.tool === "probe" ? "look" : "probe" }),
         n: () => addRegion(nextName()),
         o: () => put({ tool: "outline", draft: [] }),
+        l: () => put({ tool: "loop" }),
+        r: () => put({ tool: "ramp" }),
+        e: () => put({ tool: "ellipse" }),
+        y: () => put({ tool: "panel" }),
         k: () => put({ tool: "brush" }),
+        u: () => put({ tool: "similar-colour" }),
+        i: () => put({ tool: "colour-band" }),
         "[": () => size(1 / 1.15),
         "]": () => size(1.15),
         "{": () => soft(-0.1),

@@ -1,4 +1,4 @@
-import type { Recipe, Region } from "../api/client";
+import type { Look, Recipe } from "../api/client";
 
 export interface Raster {
   scale: number;
@@ -52,6 +52,13 @@ export interface MaskHead {
   bytes: number;
 }
 
+/** The colour of what a part looks at, at a place that was pressed. */
+export interface PickedHead {
+  kind: "picked";
+  slot: string;
+  reading: Reading;
+}
+
 export interface Listener {
   picture: (head: PictureHead, image: ImageBitmap, roundMs: number) => void;
   mask: (head: MaskHead, image: ImageBitmap) => void;
@@ -97,6 +104,7 @@ export class Preview {
   private next?: () => void;
   private timer?: ReturnType<typeof setTimeout>;
   private closed = false;
+  private picks = new Map<string, (reading: Reading) => void>();
   private lastPicture?: () => void;
 
   constructor(
@@ -137,6 +145,7 @@ export class Preview {
     const head = JSON.parse(new TextDecoder().decode(new Uint8Array(data, 4, length))) as
       | PictureHead
       | MaskHead
+      | PickedHead
       | { kind: "read"; probes: ProbeReading[] }
       | { kind: "problem"; seq: number; said: string };
     const body = new Uint8Array(data, 4 + length);
@@ -144,6 +153,11 @@ export class Preview {
     if (head.kind === "problem") {
       this.done();
       return this.to.problem(head.said);
+    }
+    if (head.kind === "picked") {
+      this.picks.get(head.slot)?.(head.reading);
+      this.picks.delete(head.slot);
+      return;
     }
     if (head.kind === "mask") return this.to.mask(head, await createImageBitmap(new Blob([body])));
     const image = await joined(head, body);
@@ -177,8 +191,15 @@ export class Preview {
     else go();
   }
 
-  mask(slot: string, region: Region, raster: Raster) {
-    this.send({ kind: "mask", slot, seq: ++this.seq, region, raster });
+  mask(slot: string, recipe: Recipe, region: string, raster: Raster) {
+    this.send({ kind: "mask", slot, seq: ++this.seq, recipe, region, raster });
+  }
+
+  /** The colour of what a part looks at round a place, pixels at full size. */
+  pick(recipe: Recipe, look: Look, x: number, y: number, radius: number): Promise<Reading> {
+    const slot = String(++this.seq);
+    this.send({ kind: "pick", slot, recipe, look, x, y, radius });
+    return new Promise((done) => this.picks.set(slot, done));
   }
 
   read(probes: Probe[]) {

@@ -3,6 +3,9 @@ import {
   ask,
   Refused,
   type Kind,
+  type Look,
+  type Part,
+  type PartKind,
   type Pass,
   type Point,
   type Recipe,
@@ -21,7 +24,17 @@ import {
 } from "./preview";
 import { ALL_TONES, newId } from "./words";
 
-export type Tool = "look" | "outline" | "brush" | "probe";
+export type Tool =
+  | "look"
+  | "probe"
+  | "outline"
+  | "loop"
+  | "ramp"
+  | "ellipse"
+  | "panel"
+  | "brush"
+  | "similar-colour"
+  | "colour-band";
 
 /** A pinned place that is read all the time; pixels at full size. */
 export interface Probe {
@@ -29,6 +42,17 @@ export interface Probe {
   x: number;
   y: number;
   radius: number;
+}
+
+/** How the brush is set; size in pixels at full size. */
+export interface BrushTip {
+  size: number;
+  softness: number;
+  flow: number;
+  /** Colour difference at which paint stops, where {@link stops} says so. */
+  stop: number;
+  stops: boolean;
+  erasingStops: boolean;
 }
 
 interface Zoom {
@@ -50,6 +74,7 @@ interface Saved {
 export interface BenchState {
   sheet?: ViewSheet;
   kinds: Kind[];
+  partKinds: PartKind[];
   recipe?: Recipe;
   saved: Saved;
   problem?: string;
@@ -60,6 +85,8 @@ export interface BenchState {
   histogram?: Histogram;
   serverMs: number;
   roundMs: number;
+  /** Round trip of the last picture that was as fine as the screen. */
+  sharpMs: number;
   probes: Probe[];
   readings: ProbeReading[];
   pointer?: ProbeReading;
@@ -72,9 +99,10 @@ export interface BenchState {
   hovered: string;
   tool: Tool;
   combine: "ADD" | "TAKE_AWAY" | "OVERLAP";
-  brush: { size: number; softness: number; flow: number };
+  brush: BrushTip;
   draft: Point[];
-  veil: "veil" | "mono" | "off";
+  veil: "veil" | "mono" | "line" | "tint" | "off";
+  tint: string;
   zebra: boolean;
   colourOff: boolean;
   surround: "grey" | "white" | "dark";
@@ -84,12 +112,14 @@ export interface BenchState {
 
 const start: BenchState = {
   kinds: [],
+  partKinds: [],
   saved: { state: "saved", revision: 0, edition: 0, canUndo: false, canRedo: false, said: "" },
   connected: false,
   stage: { width: 0, height: 0 },
   zoom: { fit: true, scale: 1, cx: 0, cy: 0 },
   serverMs: 0,
   roundMs: 0,
+  sharpMs: 0,
   probes: [],
   readings: [],
   alone: "",
@@ -101,9 +131,10 @@ const start: BenchState = {
   hovered: "",
   tool: "look",
   combine: "ADD",
-  brush: { size: 120, softness: 0.5, flow: 1 },
+  brush: { size: 120, softness: 0.5, flow: 1, stop: 18, stops: false, erasingStops: false },
   draft: [],
   veil: "veil",
+  tint: localStorage.getItem("tint") ?? "#35566f",
   zebra: false,
   colourOff: false,
   surround: (localStorage.getItem("surround") as BenchState["surround"]) ?? "grey",
@@ -149,7 +180,25 @@ function raster(): Raster | undefined {
   return width > 0 && height > 0 ? { scale, x, y, width, height } : undefined;
 }
 
-/** Asks for the picture as it now stands. */
+/** Half as many pixels each way of what a raster shows. */
+function coarser(r: Raster): Raster {
+  const { w, h } = geometry();
+  const scale = r.scale / 2;
+  const x = Math.floor(r.x / 2);
+  const y = Math.floor(r.y / 2);
+  return {
+    scale,
+    x,
+    y,
+    width: Math.min(Math.round(w * scale), Math.ceil((r.x + r.width) / 2)) - x,
+    height: Math.min(Math.round(h * scale), Math.ceil((r.y + r.height) / 2)) - y,
+  };
+}
+
+/** Round trip from which on a moving control is followed on a coarser picture; milliseconds. */
+const PROMPT = 60;
+
+/** Asks for the picture as it now stands: coarse while a control moves, where sharp takes too long. */
 export function refresh() {
   const s = get();
   const r = raster();
@@ -157,7 +206,7 @@ export function refresh() {
   preview.picture({
     recipe: s.before ? { ...s.recipe, passes: [] } : s.recipe,
     frame: s.alone || undefined,
-    raster: r,
+    raster: s.moving && s.sharpMs > PROMPT ? coarser(r) : r,
     probes: s.probes,
     quality: s.moving ? 0.85 : 0.93,
   });
@@ -173,14 +222,14 @@ export function refreshMask() {
     set({ mask: undefined });
     return;
   }
-  preview?.mask("stage", region, r);
+  preview?.mask("stage", s.recipe!, region.id, r);
 }
 
 function refreshThumb(region: Region) {
-  const { sheet } = get();
-  if (!sheet) return;
+  const { sheet, recipe } = get();
+  if (!sheet || !recipe) return;
   const scale = 88 / Math.max(sheet.width, sheet.height);
-  preview?.mask(`thumb ${region.id}`, region, {
+  preview?.mask(`thumb ${region.id}`, recipe, region.id, {
     scale,
     x: 0,
     y: 0,
@@ -195,14 +244,17 @@ function refreshThumbs() {
 
 function picture(head: PictureHead, image: ImageBitmap, roundMs: number) {
   get().picture?.image.close();
+  const sharp = head.raster.scale >= geometry().scale;
   set({
     picture: { image, raster: head.raster },
     histogram: head.histogram,
     readings: head.probes,
     serverMs: head.serverMs,
     roundMs,
+    sharpMs: sharp ? roundMs : get().sharpMs,
     problem: undefined,
   });
+  document.documentElement.dataset.sharp = String(sharp);
   document.documentElement.dataset.pictures = String(
     Number(document.documentElement.dataset.pictures ?? 0) + 1,
   );
@@ -225,13 +277,14 @@ export function open(view: string): () => void {
   if (kept) set({ probes: JSON.parse(kept) as Probe[] });
   const load = async () => {
     try {
-      const [sheet, kinds, state] = await Promise.all([
+      const [sheet, kinds, partKinds, state] = await Promise.all([
         ask<ViewSheet>(`/api/views/${view}`),
         ask<Kind[]>("/api/catalogue"),
+        ask<PartKind[]>("/api/catalogue/parts"),
         ask<RecipeState>(`/api/views/${view}/recipe`),
       ]);
       if (left) return;
-      set({ sheet, kinds });
+      set({ sheet, kinds, partKinds });
       take(state);
       preview = new Preview(view, {
         picture,
@@ -427,22 +480,46 @@ export function changeRegion(id: string, to: Partial<Region>, quiet = false) {
   if (region && !quiet) refreshThumb(region);
 }
 
+/** A part as it is first drawn. */
+export function newPart(shape: Shape, combine: Part["combine"] = "ADD"): Part {
+  return { id: newId(), combine, shape, feather: 0, strength: 1, invert: false, off: false };
+}
+
 /** Makes a region from a first shape, or an empty one to be drawn into. */
 export function addRegion(name: string, shape?: Shape): string {
   const id = newId();
-  const parts = shape ? [{ id: newId(), combine: "ADD" as const, shape }] : [];
-  change((r) => ({ ...r, regions: [...r.regions, { id, name, parts, feather: 0, invert: false }] }));
-  set({ region: id, part: "" });
-  refreshMask();
-  refreshThumbs();
-  settle();
+  const parts = shape ? [newPart(shape)] : [];
+  keepRegion({ id, name, parts, grow: 0, edge: 0, feather: 0, density: 1, invert: false });
   return id;
 }
 
+function keepRegion(region: Region) {
+  change((r) => ({ ...r, regions: [...r.regions, region] }));
+  set({ region: region.id, part: region.parts[0]?.id ?? "" });
+  refreshMask();
+  refreshThumbs();
+  settle();
+}
+
+/** Copies a region, turned round where its opposite is wanted. */
+export function copyRegion(id: string, opposite: boolean) {
+  const old = get().recipe?.regions.find((r) => r.id === id);
+  if (!old) return;
+  const name = opposite ? `Outside ${old.name}` : `${old.name}, copy`;
+  keepRegion({ ...old, id: newId(), name, invert: opposite ? !old.invert : old.invert });
+}
+
+/** Takes a region away; passes that used it are switched off, parts and brushes leave it out. */
 export function removeRegion(id: string) {
+  const without = (p: Part): Part[] =>
+    p.shape.kind === "other-region" && p.shape.region === id
+      ? []
+      : p.shape.kind === "brush" && p.shape.limit === id
+        ? [{ ...p, shape: { ...p.shape, limit: "" } }]
+        : [p];
   change((r) => ({
     ...r,
-    regions: r.regions.filter((x) => x.id !== id),
+    regions: r.regions.filter((x) => x.id !== id).map((x) => ({ ...x, parts: x.parts.flatMap(without) })),
     passes: r.passes.map((p) =>
       p.where.region === id ? { ...p, where: { region: "", outside: false }, on: false } : p,
     ),
@@ -458,16 +535,32 @@ export function nextName(): string {
   return `Region ${n + 1}`;
 }
 
-/** Adds a shape to the selected region, making a region where none is selected. */
+/** Adds a shape to the selected region, making a region where none is selected; not yet a step. */
+export function startPart(shape: Shape, combine: Part["combine"], quiet = false): Part {
+  if (!get().recipe?.regions.some((r) => r.id === get().region)) addRegion(nextName());
+  const { region, recipe } = get();
+  const part = newPart(shape, combine);
+  const there = recipe!.regions.find((r) => r.id === region)!;
+  changeRegion(region, { parts: [...there.parts, part] }, quiet);
+  set({ part: part.id });
+  return part;
+}
+
+/** Adds a shape to the selected region as one step. */
 export function addPart(shape: Shape, combine = get().combine) {
+  startPart(shape, combine);
+  settle();
+}
+
+/** Changes one part of the selected region; {@code quiet} while a gesture is under way. */
+export function changePart(id: string, to: (part: Part) => Part, quiet = false) {
   const { region, recipe } = get();
   const there = recipe?.regions.find((r) => r.id === region);
-  if (!there) {
-    addRegion(nextName(), shape);
-    return;
-  }
-  changeRegion(region, { parts: [...there.parts, { id: newId(), combine, shape }] });
-  settle();
+  if (there) changeRegion(region, { parts: there.parts.map((p) => (p.id === id ? to(p) : p)) }, quiet);
+}
+
+export function selectPart(part: string) {
+  set({ part: get().part === part ? "" : part });
 }
 
 export function select(region: string) {
@@ -557,7 +650,15 @@ export function point(x: number, y: number) {
   preview?.read([{ id: "pointer", x, y, radius: Math.max(1, 2 / geometry().scale) }]);
 }
 
+/** The colour of what a part looks at round a place, pixels at full size. */
+export async function pick(look: Look, x: number, y: number) {
+  const { recipe, sheet } = get();
+  const radius = Math.max(3, (sheet?.width ?? 1000) / 400);
+  return (await preview!.pick(recipe!, look, x, y, radius)).lab;
+}
+
 export function put(to: Partial<BenchState>) {
   set(to);
+  if (to.tint) localStorage.setItem("tint", to.tint);
   if (to.surround) localStorage.setItem("surround", to.surround);
 }

@@ -1,4 +1,4 @@
-import type { Frame, Gate, Move, Pass, Recipe } from "../api/client";
+import type { Frame, Gate, Move, Part, Pass, Recipe } from "../api/client";
 import { amount } from "../kit/Scale";
 
 export const ALL_TONES: Gate = { from: -100, full: -100, fullTo: 100, to: 100 };
@@ -55,4 +55,24 @@ export function newId(): string {
 export function bytes(value: unknown): string {
   const n = JSON.stringify(value).length;
   return n < 1000 ? `${n} B` : `${(n / 1000).toFixed(1)} KB`;
+}
+
+const TONES = { LIGHTS: "Lights", DARKS: "Darks", MIDTONES: "Midtones", CURVE: "Curve over the tones" };
+
+/** What a part is called on the region card. */
+export function partName(part: Part): string {
+  const s = part.shape;
+  switch (s.kind) {
+    case "outline":
+      return `Outline of ${s.points.length} points`;
+    case "brush":
+      return `Brush, ${s.strokes.length} ${s.strokes.length === 1 ? "stroke" : "strokes"}`;
+    case "tone-band": {
+      const n = s.tones === "CURVE" ? "" : ` ${Number(s.exponent.toFixed(2))}`;
+      const less = s.tones !== "CURVE" && s.less >= 1 ? ` less ${Number(s.less.toFixed(2))}` : "";
+      return TONES[s.tones] + n + less;
+    }
+    default:
+      return s.kind[0].toUpperCase() + s.kind.slice(1).replace("-", " ");
+  }
 }

@@ -18,9 +18,10 @@ export interface ScaleProps {
   onSettle: () => void;
 }
 
-export function amount(value: number, step: number, unit: string): string {
+/** A number as text, with its sign where it can go either way. */
+export function amount(value: number, step: number, unit: string, signed = true): string {
   const places = step >= 1 ? 0 : step >= 0.1 ? 1 : 2;
-  const sign = value > 0 && (unit === "st" || unit === "") ? "+" : "";
+  const sign = signed && value > 0 && (unit === "st" || unit === "") ? "+" : "";
   const number = value.toFixed(places).replace("-", "−");
   return sign + number + (unit ? " " + unit : "");
 }
@@ -126,7 +127,7 @@ export function Scale({ label, unit, from, to, step, careful, help, value, onMov
         aria-valuemin={from}
         aria-valuemax={to}
         aria-valuenow={value}
-        aria-valuetext={amount(shown, percent ? 1 : step, unit)}
+        aria-valuetext={amount(shown, percent ? 1 : step, unit, from < 0)}
         onKeyDown={keys}
         onDoubleClick={() => {
           onMove(careful);
@@ -170,7 +171,7 @@ export function Scale({ label, unit, from, to, step, careful, help, value, onMov
         />
       </Box>
       <InputBase
-        value={typed ?? amount(shown, percent ? 1 : step, unit)}
+        value={typed ?? amount(shown, percent ? 1 : step, unit, from < 0)}
         onChange={(e) => setTyped(e.target.value)}
         onFocus={(e) => e.target.select()}
         onBlur={accept}

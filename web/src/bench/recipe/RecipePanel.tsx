@@ -3,10 +3,10 @@ import type { ReactNode } from "react";
 import type { Kind } from "../../api/client";
 import { look } from "../../theme";
 import { addPass, useBench } from "../store";
-import { frameName } from "../words";
+import { bytes, frameName } from "../words";
 import { GroundCard } from "./GroundCard";
 import { PassCard } from "./PassCard";
-import { RegionCard } from "./RegionCard";
+import { RegionCard } from "../regions/RegionCard";
 
 function Stage({
   number,
@@ -81,7 +81,7 @@ export function RecipePanel() {
           Recipe
         </Typography>
         <Typography color="text.secondary">
-          {s.recipe.passes.length} {s.recipe.passes.length === 1 ? "pass" : "passes"}
+          {s.recipe.passes.length} {s.recipe.passes.length === 1 ? "pass" : "passes"} · {bytes(s.recipe)}
         </Typography>
       </Box>
       {s.region && <RegionCard />}

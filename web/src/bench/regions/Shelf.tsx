@@ -1,9 +1,10 @@
-import { Box, Button, Menu, MenuItem, Typography } from "@mui/material";
+import { Box, Button, Divider, Menu, MenuItem, Typography } from "@mui/material";
 import { useEffect, useRef, useState } from "react";
-import type { Region } from "../../api/client";
+import type { Region, Shape } from "../../api/client";
 import { look } from "../../theme";
-import { addRegion, hover, nextName, put, select, useBench } from "../store";
+import { addRegion, hover, nextName, put, select, useBench, type Tool } from "../store";
 import { bytes, uses } from "../words";
+import { firstShape, FOUND } from "./found";
 
 function MaskThumb({ id }: { id: string }) {
   const canvas = useRef<HTMLCanvasElement>(null);
@@ -65,22 +66,33 @@ function Chip({ region, on }: { region: Region; on: boolean }) {
   );
 }
 
+const DRAWN: [Tool, string][] = [
+  ["outline", "Outline, point by point"],
+  ["loop", "Loop, freehand"],
+  ["ramp", "Ramp"],
+  ["ellipse", "Ellipse"],
+  ["panel", "Panel, four soft corners"],
+  ["brush", "Brush"],
+  ["similar-colour", "Similar colour"],
+  ["colour-band", "Colour band"],
+];
+
 /** The regions of the view, each with a small picture of its mask; hovering shows where it is. */
 export function Shelf() {
   const regions = useBench((s) => s.recipe?.regions) ?? [];
   const selected = useBench((s) => s.region);
-  const anchor = useBench((s) => s.sheet?.frames.find((f) => f.anchor)?.id) ?? "";
   const [menu, setMenu] = useState<HTMLElement | null>(null);
-  const make = (what: "outline" | "brush" | "window-finder" | "burnt-light") => {
+  const draw = (tool: Tool) => {
     setMenu(null);
-    if (what === "window-finder") addRegion("Window panes", { kind: "window-finder", grow: 0 });
-    else if (what === "burnt-light")
-      addRegion("Burnt light", { kind: "burnt-light", frame: anchor, reach: 0.4 });
-    else {
-      select("");
-      put({ tool: what, combine: "ADD" });
-      if (what === "brush") addRegion(nextName());
-    }
+    select("");
+    put({ tool, combine: "ADD" });
+    if (tool === "brush") addRegion(nextName());
+  };
+  const find = (kind: Shape["kind"], name: string) => {
+    setMenu(null);
+    select("");
+    const shape = firstShape(kind);
+    if (shape) addRegion(kind === "window-finder" ? "Window panes" : name, shape);
   };
   return (
     <Box
@@ -104,10 +116,17 @@ export function Shelf() {
         New region
       </Button>
       <Menu anchorEl={menu} open={!!menu} onClose={() => setMenu(null)}>
-        <MenuItem onClick={() => make("outline")}>Outline, point by point</MenuItem>
-        <MenuItem onClick={() => make("brush")}>Brush</MenuItem>
-        <MenuItem onClick={() => make("window-finder")}>Window finder</MenuItem>
-        <MenuItem onClick={() => make("burnt-light")}>Burnt light</MenuItem>
+        {DRAWN.map(([tool, name]) => (
+          <MenuItem key={tool} onClick={() => draw(tool)}>
+            {name}
+          </MenuItem>
+        ))}
+        <Divider />
+        {FOUND.map((f) => (
+          <MenuItem key={f.kind} onClick={() => find(f.kind, f.name)}>
+            {f.name}
+          </MenuItem>
+        ))}
       </Menu>
     </Box>
   );

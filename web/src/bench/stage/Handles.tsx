@@ -1,57 +1,53 @@
-import type { Outline, Point } from "../../api/client";
-import { changeRegion, geometry, put, settle, unpin, useBench } from "../store";
+import type { Part, Point, Shape } from "../../api/client";
+import { look } from "../../theme";
+import { changePart, geometry, put, settle, unpin, useBench } from "../store";
+import { grips, lines, sides, withoutPoint, withPoint } from "./grips";
 
-/** What can be taken hold of: points of the selected outline, the outline being drawn, probes. */
+/** Follows a pointer from a press until it is let go; one step at the end. */
+function follow(e: React.PointerEvent, part: string, move: (shape: Shape, p: Point) => Shape) {
+  e.stopPropagation();
+  const el = e.currentTarget as SVGElement;
+  el.setPointerCapture(e.pointerId);
+  const stage = el.ownerSVGElement!.getBoundingClientRect();
+  const moved = (m: PointerEvent) => {
+    const g = geometry();
+    const long = Math.max(g.w, g.h);
+    const p = {
+      x: (m.clientX - stage.left - g.ox) / g.scale / long,
+      y: (m.clientY - stage.top - g.oy) / g.scale / long,
+    };
+    changePart(part, (q) => ({ ...q, shape: move(q.shape, p) }), true);
+  };
+  const up = () => {
+    el.removeEventListener("pointermove", moved);
+    el.removeEventListener("pointerup", up);
+    changePart(part, (q) => q);
+    settle();
+  };
+  el.addEventListener("pointermove", moved);
+  el.addEventListener("pointerup", up);
+}
+
+/** What can be taken hold of: grips of the drawn parts, the outline being drawn, probes. */
 export function Handles() {
   const s = useBench();
   const g = geometry(s);
   const long = Math.max(g.w, g.h);
   const at = (p: Point) => ({ x: g.ox + p.x * long * g.scale, y: g.oy + p.y * long * g.scale });
   const region = s.recipe?.regions.find((r) => r.id === s.region);
-  const outlines =
-    s.tool === "look" && !s.moving ? (region?.parts.filter((p) => p.shape.kind === "outline") ?? []) : [];
-  const drag = (part: string, index: number) => (e: React.PointerEvent) => {
-    e.stopPropagation();
-    const el = e.currentTarget as SVGElement;
-    el.setPointerCapture(e.pointerId);
-    const stage = el.ownerSVGElement!.getBoundingClientRect();
-    const move = (m: PointerEvent) => {
-      const now = useBench.getState().recipe!.regions.find((r) => r.id === s.region)!;
-      const k = geometry();
-      const p = {
-        x: (m.clientX - stage.left - k.ox) / k.scale / long,
-        y: (m.clientY - stage.top - k.oy) / k.scale / long,
-      };
-      changeRegion(
-        s.region,
-        {
-          parts: now.parts.map((q) =>
-            q.id === part
-              ? {
-                  ...q,
-                  shape: {
-                    ...(q.shape as Outline),
-                    points: (q.shape as Outline).points.map((o, i) => (i === index ? p : o)),
-                  },
-                }
-              : q,
-          ),
-        },
-        true,
-      );
-    };
-    const up = () => {
-      el.removeEventListener("pointermove", move);
-      el.removeEventListener("pointerup", up);
-      changeRegion(s.region, {});
-      settle();
-    };
-    el.addEventListener("pointermove", move);
-    el.addEventListener("pointerup", up);
-  };
+  const chosen = region?.parts.filter((p) => !s.part || p.id === s.part) ?? [];
+  const drawn = s.moving || s.before || s.alone ? [] : chosen;
   const line = (points: Point[]) => points.map((p) => `${at(p).x},${at(p).y}`).join(" ");
   return (
     <svg style={{ position: "absolute", inset: 0, width: "100%", height: "100%", pointerEvents: "none" }}>
+      {drawn.flatMap((part) =>
+        lines(part.shape).map((l, i) => (
+          <g key={`${part.id} ${i}`}>
+            <polyline points={line(l)} fill="none" stroke="#fff" strokeWidth={3} opacity={0.8} />
+            <polyline points={line(l)} fill="none" stroke="#222" />
+          </g>
+        )),
+      )}
       {s.draft.length > 0 && (
         <>
           <polyline points={line(s.draft)} fill="none" stroke="#fff" strokeWidth={3} />
@@ -63,28 +59,13 @@ export function Handles() {
               y={at(p).y - 4}
               width={8}
               height={8}
-              fill={i === 0 ? "#f0a43a" : "#fff"}
+              fill={i === 0 ? look.amberFill : "#fff"}
               stroke="#222"
             />
           ))}
         </>
       )}
-      {outlines.map((part) =>
-        (part.shape as Outline).points.map((p, i) => (
-          <rect
-            key={`${part.id} ${i}`}
-            data-testid="outline-point"
-            x={at(p).x - 4.5}
-            y={at(p).y - 4.5}
-            width={9}
-            height={9}
-            fill="#fff"
-            stroke="#222"
-            style={{ pointerEvents: "all", cursor: "move" }}
-            onPointerDown={drag(part.id, i)}
-          />
-        )),
-      )}
+      {s.tool === "look" && drawn.map((part) => <Grips key={part.id} part={part} at={at} />)}
       {s.probes.map((p, i) => {
         const x = g.ox + (p.x + 0.5) * g.scale;
         const y = g.oy + (p.y + 0.5) * g.scale;
@@ -113,6 +94,52 @@ export function Handles() {
         );
       })}
     </svg>
+  );
+}
+
+/** The grips of one part; an outline's sides take new points, a double click takes one out. */
+function Grips({ part, at }: { part: Part; at: (p: Point) => { x: number; y: number } }) {
+  const change = (shape: Shape) => {
+    changePart(part.id, (q) => ({ ...q, shape }));
+    settle();
+  };
+  return (
+    <>
+      {sides(part.shape).map((p, i) => (
+        <circle
+          key={`side ${i}`}
+          cx={at(p).x}
+          cy={at(p).y}
+          r={3}
+          fill="#fff"
+          stroke="#222"
+          style={{ pointerEvents: "all", cursor: "copy" }}
+          onPointerDown={(e) => {
+            e.stopPropagation();
+            change(withPoint(part.shape, i));
+          }}
+        >
+          <title>Put a point in here</title>
+        </circle>
+      ))}
+      {grips(part.shape).map((grip, i) => (
+        <rect
+          key={i}
+          data-testid={part.shape.kind === "outline" ? "outline-point" : "grip"}
+          x={at(grip.at).x - 4.5}
+          y={at(grip.at).y - 4.5}
+          width={9}
+          height={9}
+          fill={grip.name === "Move" ? look.amberFill : "#fff"}
+          stroke="#222"
+          style={{ pointerEvents: "all", cursor: "move" }}
+          onPointerDown={(e) => follow(e, part.id, (shape, p) => grips(shape)[i]?.to(p) ?? shape)}
+          onDoubleClick={() => part.shape.kind === "outline" && change(withoutPoint(part.shape, i))}
+        >
+          <title>{grip.name}</title>
+        </rect>
+      ))}
+    </>
   );
 }
 

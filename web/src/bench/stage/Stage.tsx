@@ -3,7 +3,8 @@ import { useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
 import { addPass, geometry, point, resize, useBench, zoomTo } from "../store";
 import { Handles } from "./Handles";
 import { paint } from "./paint";
-import { brushHand, lookHand, outlineHand, probeHand, type Hand, type Spot } from "./tools";
+import { hands as allHands } from "./hands";
+import type { Hand, Spot } from "./hands/hand";
 
 /** What the canvas shows; nothing else needs it drawn again. */
 const SHOWN = [
@@ -21,6 +22,7 @@ const SHOWN = [
   "mask",
   "region",
   "hovered",
+  "tint",
 ] as const;
 
 /** The picture, with whatever tool is in hand. */
@@ -31,10 +33,7 @@ export function Stage() {
   const brush = useBench((s) => s.brush);
   const [space, setSpace] = useState(false);
   const [cursor, setCursor] = useState<{ x: number; y: number }>();
-  const hands = useMemo(
-    () => ({ look: lookHand(), probe: probeHand(), outline: outlineHand(), brush: brushHand() }),
-    [],
-  );
+  const hands = useMemo(allHands, []);
   const hand: Hand = space ? hands.look : hands[tool];
 
   useLayoutEffect(() => {
@@ -92,7 +91,16 @@ export function Stage() {
     const x = (sx - g.ox) / g.scale;
     const y = (sy - g.oy) / g.scale;
     const long = Math.max(g.w, g.h);
-    return { sx, sy, x: x - 0.5, y: y - 0.5, point: { x: x / long, y: y / long }, alt: e.altKey };
+    return {
+      sx,
+      sy,
+      x: x - 0.5,
+      y: y - 0.5,
+      point: { x: x / long, y: y / long },
+      alt: e.altKey,
+      shift: e.shiftKey,
+      pressure: "pointerType" in e && e.pointerType === "pen" ? Math.max(0.02, e.pressure) : 1,
+    };
   };
   const size = brush.size * geometry().scale;
   return (

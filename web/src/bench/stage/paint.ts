@@ -127,6 +127,14 @@ function veil(c: CanvasRenderingContext2D, s: BenchState) {
     c.drawImage(s.mask.image, ...box);
     return;
   }
+  if (s.veil === "line") {
+    c.drawImage(edge!, ...box);
+    return;
+  }
+  if (s.veil === "tint") {
+    tinted(c, s, box);
+    return;
+  }
   sheet.width = s.stage.width;
   sheet.height = s.stage.height;
   const v = sheet.getContext("2d")!;
@@ -136,4 +144,18 @@ function veil(c: CanvasRenderingContext2D, s: BenchState) {
   v.fillRect(0, 0, sheet.width, sheet.height);
   c.drawImage(sheet, 0, 0);
   c.drawImage(edge!, ...box);
+}
+
+/** The inside in a colour of the user's choice. */
+function tinted(c: CanvasRenderingContext2D, s: BenchState, box: readonly [number, number, number, number]) {
+  sheet!.width = s.stage.width;
+  sheet!.height = s.stage.height;
+  const v = sheet!.getContext("2d")!;
+  v.fillStyle = s.tint;
+  v.fillRect(...box);
+  v.globalCompositeOperation = "destination-out";
+  v.drawImage(alpha!, ...box);
+  c.globalAlpha = 0.55;
+  c.drawImage(sheet!, 0, 0);
+  c.globalAlpha = 1;
 }

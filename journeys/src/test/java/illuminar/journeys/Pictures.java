@@ -117,7 +117,10 @@ public final class Pictures {
     String count = "() => Number(document.documentElement.dataset.pictures ?? 0)";
     int before = ((Number) page.evaluate(count)).intValue();
     act.run();
-    page.waitForFunction("n => Number(document.documentElement.dataset.pictures ?? 0) > n", before);
+    page.waitForFunction(
+        "n => Number(document.documentElement.dataset.pictures ?? 0) > n"
+            + " && document.documentElement.dataset.sharp === 'true'",
+        before);
   }
 
   /** Overlays and saved state come back when nothing moves any more. */

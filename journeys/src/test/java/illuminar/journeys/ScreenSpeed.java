@@ -13,7 +13,9 @@ import java.util.regex.Pattern;
 
 /**
  * Times controls in the real interface: from a key on a slider until the frame in which the new
- * picture stands on the screen. No test; run by {@code ./illuminar benchmark screen FOLDER}.
+ * picture stands on the screen, which may be a coarser one, and until it stands there sharp. Keys
+ * follow one another without a rest, as when a control is dragged; every few of them the control
+ * rests. No test; run by {@code ./illuminar benchmark screen FOLDER}.
  */
 public final class ScreenSpeed {
   private static final int MOVES = 14;
@@ -51,14 +53,19 @@ public final class ScreenSpeed {
   private static final String WATCH =
       """
       () => {
-        window.took = [];
-        window.server = [];
+        Object.assign(window, { took: [], server: [], sharp: [] });
         let since = 0;
-        addEventListener('keydown', () => { since = performance.now(); }, true);
+        let last = 0;
+        addEventListener('keydown', () => { last = since = performance.now(); }, true);
         new MutationObserver(() => requestAnimationFrame(() => setTimeout(() => {
+          const { sharp } = document.documentElement.dataset;
           if (since) {
             window.took.push(performance.now() - since);
             window.server.push(Number(document.querySelector('[data-testid=timing]').dataset.server));
+          }
+          if (last && sharp === 'true') {
+            window.sharp.push(performance.now() - last);
+            last = 0;
           }
           since = 0;
         }))).observe(document.documentElement, { attributeFilter: ['data-pictures'] });
@@ -106,13 +113,15 @@ public final class ScreenSpeed {
             page.keyboard().press(k % 2 == 0 ? "ArrowRight" : "ArrowLeft");
             page.waitForFunction("n => window.took.length > n", n);
           }
+          page.waitForFunction("() => document.documentElement.dataset.sharp === 'true'");
         }
         if (round == 0) {
-          page.evaluate("() => { window.took = []; window.server = []; }");
+          page.evaluate("() => Object.assign(window, { took: [], server: [], sharp: [] })");
         }
       }
       say("control to pixels on screen", page.evaluate("() => window.took"));
       say("of that the server", page.evaluate("() => window.server"));
+      say("from the last key to the sharp picture", page.evaluate("() => window.sharp"));
     }
   }
 

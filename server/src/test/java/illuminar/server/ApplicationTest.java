@@ -89,6 +89,8 @@ class ApplicationTest {
   @Order(1)
   void theShippedDescriptionIsTheServers() throws Exception {
     JsonNode served = visitor.json("/api/openapi");
+    // to be copied to the interface after a wanted change, then `npm run types` there
+    Files.writeString(Path.of("target/openapi.json"), served.toPrettyString());
     JsonNode shipped =
         Visitor.JSON.readTree(Files.readString(Path.of("../web/src/api/openapi.json")));
     assertThat(shipped).isEqualTo(served);
@@ -210,7 +212,7 @@ class ApplicationTest {
   @Order(6)
   void badRecipesAreRefusedAndNothingIsLost() {
     JsonNode before = state();
-    assertThat(put(before, 99).body()).contains("Exposure goes from -5.0 to 5.0 st");
+    assertThat(put(before, 99).body()).contains("Exposure goes from −5 to 5 st");
     String edition = "\"" + before.path("edition").asLong() + "\"";
     assertThat(
             visitor

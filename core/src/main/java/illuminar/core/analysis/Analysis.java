@@ -30,6 +30,7 @@ public final class Analysis {
   private final Map<String, Picture> smallDrawn = new ConcurrentHashMap<>();
   private final Map<String, Plane> lightStops = new ConcurrentHashMap<>();
   private volatile Panes panes;
+  private volatile Movement movement;
 
   public Analysis(Frames frames) {
     this.frames = frames;
@@ -119,6 +120,21 @@ public final class Analysis {
         if (found == null) {
           found = PaneFinder.find(this);
           panes = found;
+        }
+      }
+    }
+    return found;
+  }
+
+  /** Where the frames show different things. */
+  public Movement movement() {
+    Movement found = movement;
+    if (found == null) {
+      synchronized (this) {
+        found = movement;
+        if (found == null) {
+          found = Movement.of(this);
+          movement = found;
         }
       }
     }

@@ -3,6 +3,8 @@ package illuminar.core.pass;
 import illuminar.core.analysis.Analysis;
 import illuminar.core.colour.Space;
 import illuminar.core.colour.Stops;
+import illuminar.core.control.Control;
+import illuminar.core.control.Numbers;
 import illuminar.core.frame.Curve;
 import illuminar.core.frame.Response;
 import illuminar.core.picture.Picture;
@@ -48,8 +50,8 @@ public record BringFrame(
   private static final float[] TO_WORK = Space.SRGB_TO_WORK.floats();
 
   public BringFrame {
-    Catalogue.check(BringFrame.class, "over", over);
-    Catalogue.check(BringFrame.class, "edge", edge);
+    Numbers.check(BringFrame.class, "over", over);
+    Numbers.check(BringFrame.class, "edge", edge);
   }
 
   /** Measures room and view on the small grid. */

@@ -1,10 +1,7 @@
 package illuminar.core.pass;
 
-import java.lang.reflect.RecordComponent;
-import java.util.ArrayList;
-import java.util.HashMap;
+import illuminar.core.control.Numbers;
 import java.util.List;
-import java.util.Map;
 
 /**
  * All kinds of moves with their controls, in the order of work. The interface draws what it offers
@@ -28,18 +25,7 @@ public final class Catalogue {
       String sentence,
       boolean asksRegion,
       Class<? extends Move> type,
-      List<Number> controls) {}
-
-  /** One number of a kind of move. */
-  public record Number(
-      String name,
-      String label,
-      String unit,
-      double from,
-      double to,
-      double step,
-      double careful,
-      String help) {}
+      List<Numbers.Number> controls) {}
 
   private static final List<Kind> KINDS =
       List.of(
@@ -76,54 +62,6 @@ public final class Catalogue {
       String sentence,
       boolean asks,
       Class<? extends Move> type) {
-    List<Number> controls = new ArrayList<>();
-    for (RecordComponent c : type.getRecordComponents()) {
-      Control k = c.getAnnotation(Control.class);
-      if (k != null) {
-        controls.add(
-            new Number(
-                c.getName(),
-                k.label(),
-                k.unit(),
-                k.from(),
-                k.to(),
-                k.step(),
-                k.careful(),
-                k.help()));
-      }
-    }
-    return new Kind(kind, name, stage, sentence, asks, type, List.copyOf(controls));
-  }
-
-  private static final ClassValue<Map<String, Control>> CONTROLS =
-      new ClassValue<>() {
-        @Override
-        protected Map<String, Control> computeValue(Class<?> type) {
-          Map<String, Control> controls = new HashMap<>();
-          for (RecordComponent c : type.getRecordComponents()) {
-            Control k = c.getAnnotation(Control.class);
-            if (k != null) {
-              controls.put(c.getName(), k);
-            }
-          }
-          return controls;
-        }
-      };
-
-  /** Refuses a value outside a control's range, naming the control. */
-  static void check(Class<? extends Move> type, String name, double value) {
-    Control k = CONTROLS.get(type).get(name);
-    if (!(value >= k.from() && value <= k.to())) {
-      throw new IllegalArgumentException(
-          k.label()
-              + " goes from "
-              + k.from()
-              + " to "
-              + k.to()
-              + " "
-              + k.unit()
-              + ", not "
-              + value);
-    }
+    return new Kind(kind, name, stage, sentence, asks, type, Numbers.of(type));
   }
 }

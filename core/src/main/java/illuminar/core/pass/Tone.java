@@ -1,5 +1,7 @@
 package illuminar.core.pass;
 
+import illuminar.core.control.Control;
+import illuminar.core.control.Numbers;
 import illuminar.core.filter.Guided;
 import illuminar.core.picture.MapRows;
 import illuminar.core.picture.Plane;
@@ -52,10 +54,10 @@ public record Tone(
   private static final float EDGE = 0.35f;
 
   public Tone {
-    Catalogue.check(Tone.class, "exposure", exposure);
-    Catalogue.check(Tone.class, "contrast", contrast);
-    Catalogue.check(Tone.class, "highlights", highlights);
-    Catalogue.check(Tone.class, "shadows", shadows);
+    Numbers.check(Tone.class, "exposure", exposure);
+    Numbers.check(Tone.class, "contrast", contrast);
+    Numbers.check(Tone.class, "highlights", highlights);
+    Numbers.check(Tone.class, "shadows", shadows);
   }
 
   /** Gain in stops for a tone and the tone of its surroundings, both in stops below white. */

@@ -46,6 +46,27 @@ public record Raster(double scale, int x, int y, int width, int height) {
     return new Raster(scale * factor, x * factor, y * factor, width * factor, height * factor);
   }
 
+  /** Whether another lies within this one, at the same scale. */
+  public boolean holds(Raster other) {
+    return scale == other.scale
+        && other.x >= x
+        && other.y >= y
+        && other.x + other.width <= x + width
+        && other.y + other.height <= y + height;
+  }
+
+  /** What of this raster lies within another at the same scale. */
+  public Raster clipped(Raster other) {
+    int x0 = Math.max(x, other.x);
+    int y0 = Math.max(y, other.y);
+    return new Raster(
+        scale,
+        x0,
+        y0,
+        Math.min(x + width, other.x + other.width) - x0,
+        Math.min(y + height, other.y + other.height) - y0);
+  }
+
   /** A part of this raster, given in its own pixels. */
   public Raster part(int left, int top, int w, int h) {
     return new Raster(scale, x + left, y + top, w, h);

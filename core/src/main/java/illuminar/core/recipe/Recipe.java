@@ -3,6 +3,7 @@ package illuminar.core.recipe;
 import illuminar.core.ground.Ground;
 import illuminar.core.pass.Pass;
 import illuminar.core.region.Region;
+import illuminar.core.region.Territory;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -26,6 +27,9 @@ public record Recipe(Ground ground, List<Region> regions, List<Pass> passes) {
         throw new IllegalArgumentException("two regions share the id " + region.id());
       }
     }
+    for (Region region : regions) {
+      Territory.of(region, regions, ground);
+    }
     Set<String> ids = new HashSet<>();
     for (Pass pass : passes) {
       if (!ids.add(pass.id())) {
@@ -40,6 +44,11 @@ public record Recipe(Ground ground, List<Region> regions, List<Pass> passes) {
 
   public Optional<Region> region(String id) {
     return regions.stream().filter(r -> r.id().equals(id)).findFirst();
+  }
+
+  /** A region with all that it depends on. */
+  public Optional<Territory> territory(String id) {
+    return region(id).map(r -> Territory.of(r, regions, ground));
   }
 
   /** The same recipe with other passes. */

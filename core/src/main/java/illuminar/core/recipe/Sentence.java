@@ -1,5 +1,6 @@
 package illuminar.core.recipe;
 
+import illuminar.core.control.Numbers;
 import illuminar.core.pass.BringFrame;
 import illuminar.core.pass.Catalogue;
 import illuminar.core.pass.Gate;
@@ -21,7 +22,7 @@ public final class Sentence {
   public static String of(Pass pass, Recipe recipe, Function<String, String> frameName) {
     Catalogue.Kind kind = Catalogue.of(pass.move());
     String text = kind.sentence();
-    for (Catalogue.Number number : kind.controls()) {
+    for (Numbers.Number number : kind.controls()) {
       text =
           text.replace(
               "{" + number.name() + "}", amount(value(pass, number.name()), number.unit()));
@@ -123,7 +124,7 @@ public final class Sentence {
       return name + " at " + Math.round(after.strength() * 100) + " %";
     }
     if (before.move().getClass() == after.move().getClass()) {
-      for (Catalogue.Number number : kind.controls()) {
+      for (Numbers.Number number : kind.controls()) {
         double v = value(after, number.name());
         if (value(before, number.name()) != v) {
           return name

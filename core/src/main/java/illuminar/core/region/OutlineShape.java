@@ -1,13 +1,50 @@
 package illuminar.core.region;
 
 import illuminar.core.picture.Raster;
+import java.util.ArrayList;
 import java.util.List;
 
 /** Fills outlines with anti-aliased edges: exact along rows, eight samples down each pixel. */
 final class OutlineShape {
   private static final int LINES = 8;
 
+  /** Straight steps from one point of a smooth outline to the next. */
+  private static final int SPANS = 16;
+
   private OutlineShape() {}
+
+  /** Coverage of an outline; a smooth one runs through its points in a curve. */
+  static float[] draw(Shape.Outline outline, Raster raster, int longEdge) {
+    List<Point> points = outline.points();
+    return draw(outline.smooth() && points.size() > 2 ? curved(points) : points, raster, longEdge);
+  }
+
+  /** A closed curve through points, each span in short straight steps (Catmull and Rom 1974). */
+  private static List<Point> curved(List<Point> p) {
+    List<Point> out = new ArrayList<>();
+    int n = p.size();
+    for (int k = 0; k < n; k++) {
+      Point a = p.get((k + n - 1) % n);
+      Point b = p.get(k);
+      Point c = p.get((k + 1) % n);
+      Point d = p.get((k + 2) % n);
+      for (int i = 0; i < SPANS; i++) {
+        double t = i / (double) SPANS;
+        out.add(
+            new Point(
+                spline(a.x(), b.x(), c.x(), d.x(), t), spline(a.y(), b.y(), c.y(), d.y(), t)));
+      }
+    }
+    return out;
+  }
+
+  private static double spline(double a, double b, double c, double d, double t) {
+    return 0.5
+        * (2 * b
+            + (c - a) * t
+            + (2 * a - 5 * b + 4 * c - d) * t * t
+            + (3 * b - a - 3 * c + d) * t * t * t);
+  }
 
   /** Coverage of a closed outline by the non-zero rule, 0 to 1; {@code longEdge} in full pixels. */
   static float[] draw(List<Point> points, Raster raster, int longEdge) {

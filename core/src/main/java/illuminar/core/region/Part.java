@@ -4,8 +4,20 @@ package illuminar.core.region;
  * One part of a region and how it joins the parts before it.
  *
  * @param combine how it joins; the first part of a region always adds
+ * @param feather width of its own soft edge in pixels at full size (two standard deviations), 0 to
+ *     2000
+ * @param strength how much of it counts, 0 to 1
+ * @param invert whether its inside and outside change places
+ * @param off whether it is left out for now
  */
-public record Part(String id, Combine combine, Shape shape) {
+public record Part(
+    String id,
+    Combine combine,
+    Shape shape,
+    double feather,
+    double strength,
+    boolean invert,
+    boolean off) {
 
   /** How a part joins what is already in the region. */
   public enum Combine {
@@ -15,5 +27,15 @@ public record Part(String id, Combine combine, Shape shape) {
     TAKE_AWAY,
     /** Only what both hold stays. */
     OVERLAP
+  }
+
+  public Part {
+    Region.check("feather", feather, 0, 2000, "px");
+    Region.check("strength", strength, 0, 1, "");
+  }
+
+  /** A part with a hard edge, at full strength. */
+  public Part(String id, Combine combine, Shape shape) {
+    this(id, combine, shape, 0, 1, false, false);
   }
 }

@@ -3,19 +3,64 @@ package illuminar.core.region;
 import java.util.List;
 
 /**
- * A named area of the view, drawn once and used by any number of passes.
+ * A named area of the view, drawn once and used by any number of passes. Its parts are joined in
+ * order; what they make is grown, made edge-true, softened, thinned and turned round, in this
+ * order.
  *
+ * @param grow pixels at full size by which it is widened, or narrowed where below 0, −60 to 60
+ * @param edge width in pixels at full size within which its edge follows the edges of the ground, 0
+ *     for as drawn, to 200
  * @param feather width of the soft edge in pixels at full size (two standard deviations), 0 to 2000
+ * @param density share of it that counts, 0 to 1
  * @param invert whether inside and outside change places
  */
-public record Region(String id, String name, List<Part> parts, double feather, boolean invert) {
+public record Region(
+    String id,
+    String name,
+    List<Part> parts,
+    double grow,
+    double edge,
+    double feather,
+    double density,
+    boolean invert) {
+
+  /** Softest edge of a region that looks at the picture below, pixels at full size. */
+  static final double LIVE_FEATHER = 200;
+
   public Region {
     parts = List.copyOf(parts);
-    if (!(feather >= 0 && feather <= 2000)) {
-      throw new IllegalArgumentException("feather is 0 to 2000 px, not " + feather);
-    }
+    check("feather", feather, 0, 2000, "px");
+    check("grow", grow, -60, 60, "px");
+    check("edge", edge, 0, 200, "px");
+    check("density", density, 0, 1, "");
     if (parts.size() > 100) {
       throw new IllegalArgumentException("a region holds at most 100 parts");
     }
+    boolean live = parts.stream().anyMatch(p -> p.shape().look().from() == Look.From.BELOW);
+    if (live && (edge > 0 || feather > LIVE_FEATHER)) {
+      throw new IllegalArgumentException(
+          name
+              + " looks at the picture below a pass: it can be softened by up to "
+              + (int) LIVE_FEATHER
+              + " px, and not be made edge-true");
+    }
+  }
+
+  /** A region as drawn, softened. */
+  public Region(String id, String name, List<Part> parts, double feather, boolean invert) {
+    this(id, name, parts, 0, 0, feather, 1, invert);
+  }
+
+  static void check(String what, double value, double from, double to, String unit) {
+    if (!(value >= from && value <= to)) {
+      throw new IllegalArgumentException(
+          (what + " is " + plain(from) + " to " + plain(to) + " " + unit).strip()
+              + ", not "
+              + plain(value));
+    }
+  }
+
+  private static String plain(double v) {
+    return v == Math.rint(v) ? String.valueOf((long) v).replace('-', '−') : String.valueOf(v);
   }
 }

@@ -16,6 +16,9 @@ import illuminar.core.picture.Raster;
 record Developing(Picture light, Tones tones) {
   private static final int BAND = 64;
 
+  /** No picture at all. */
+  static final Developing NOTHING = of(Picture.of(1, 1));
+
   static Developing of(Picture light) {
     return new Developing(light, Tones.NONE);
   }

@@ -25,12 +25,8 @@ final class FrameStore {
 
   /** Frames at {@code part}, cut from kept pictures at {@code whole} where it lies within. */
   Function<String, Picture> within(Raster part, Raster whole) {
-    boolean within =
-        part.scale() == whole.scale()
-            && part.x() >= whole.x()
-            && part.y() >= whole.y()
-            && part.x() + part.width() <= whole.x() + whole.width()
-            && part.y() + part.height() <= whole.y() + whole.height();
-    return within ? id -> at(id, whole).part(whole, part) : id -> analysis.draw(id, part);
+    return whole.holds(part)
+        ? id -> at(id, whole).part(whole, part)
+        : id -> analysis.draw(id, part);
   }
 }

@@ -1,12 +1,16 @@
 package illuminar.core.render;
 
 import illuminar.core.analysis.Analysis;
+import illuminar.core.ground.Ground;
 import illuminar.core.picture.Bands;
-import illuminar.core.picture.Plane;
+import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
-import illuminar.core.region.Region;
 import illuminar.core.region.RegionWork;
 import illuminar.core.region.Share;
+import illuminar.core.region.Sight;
+import illuminar.core.region.Territory;
+import java.util.Optional;
+import java.util.function.Function;
 import java.util.function.Supplier;
 
 /** Draws the shares of regions and keeps what it can. Safe for many threads. */
@@ -16,60 +20,144 @@ final class Masks {
   private final Analysis analysis;
   private final FrameStore frames;
   private final RenderCache cache;
-  private final RenderCache softPlanes = new RenderCache(80_000_000);
+  private final Grounds grounds;
+  private final RenderCache wide = new RenderCache(160_000_000);
 
-  Masks(Analysis analysis, FrameStore frames, RenderCache cache) {
+  /** Draws a ground at a raster; not kept. */
+  interface Grounds {
+    Picture at(Ground ground, Raster raster);
+  }
+
+  Masks(Analysis analysis, FrameStore frames, RenderCache cache, Grounds grounds) {
     this.analysis = analysis;
     this.frames = frames;
     this.cache = cache;
+    this.grounds = grounds;
   }
 
-  private record Key(Region region, boolean outside, Raster raster) {}
+  private record Key(Territory region, boolean outside, Raster raster) {}
 
-  /** A step's share at a raster; kept. */
-  Share share(Step step, Raster raster) {
-    if (step.region().isEmpty()) {
+  private record GroundKey(Ground ground, Raster raster) {}
+
+  /**
+   * A region's share at a raster; kept unless it looks at the picture below.
+   *
+   * @param below the picture below the pass at the same raster, for regions that look at it
+   */
+  Share share(Optional<Territory> region, boolean outside, Raster raster, Developing below) {
+    if (region.isEmpty()) {
       return Share.everywhere(raster.width(), raster.height());
     }
-    return share(step.region().get(), step.outside(), raster);
+    Territory t = region.get();
+    return t.live()
+        ? drawn(t, outside, raster, new View(frames::within, raster, below))
+        : cache.get(
+            new Key(t, outside, raster),
+            Share.class,
+            raster.pixels() * 4L,
+            () ->
+                outside
+                    ? share(region, false, raster, below).outside()
+                    : drawn(t, false, raster, new View(frames::within, raster, below)));
   }
 
-  Share share(Region region, boolean outside, Raster raster) {
-    return cache.get(
-        new Key(region, outside, raster),
-        Share.class,
-        raster.pixels() * 4L,
-        () ->
-            outside
-                ? share(region, false, raster).outside()
-                : Share.of(inBands(region, raster), raster.width(), raster.height()));
-  }
-
-  private float[] inBands(Region region, Raster raster) {
+  private Share drawn(Territory region, boolean outside, Raster raster, Sight sight) {
     float[] out = new float[raster.pixels()];
+    region.ground().ifPresent(g -> sight.ground(g, raster));
     Bands.of(
         raster.height(),
-        BAND,
+        region.live() ? raster.height() : BAND,
         (from, to) -> {
           Raster part = raster.part(0, from, raster.width(), to - from);
-          float[] m =
-              RegionWork.draw(region, part, analysis, r -> frames.within(r, raster), this::soft);
+          float[] m = RegionWork.draw(region, part, sight);
           System.arraycopy(m, 0, out, from * raster.width(), m.length);
         });
-    return out;
+    Share share = Share.of(out, raster.width(), raster.height());
+    return outside ? share.outside() : share;
   }
 
-  /** A step's share at a tile of a delivery; not kept. */
-  Share once(Step step, Raster tile, RegionWork.Frames drawn) {
+  /**
+   * A step's share at a tile of a delivery; not kept.
+   *
+   * @param ground draws the recipe's ground for this tile
+   */
+  Share once(
+      Step step,
+      Raster tile,
+      Sight.Frames frames,
+      Function<Raster, Picture> ground,
+      Developing below) {
     if (step.region().isEmpty()) {
       return Share.everywhere(tile.width(), tile.height());
     }
-    float[] m = RegionWork.draw(step.region().get(), tile, analysis, drawn, this::soft);
+    Sight sight =
+        new View((part, whole) -> frames.apply(part), tile, below) {
+          @Override
+          public Picture ground(Ground same, Raster raster) {
+            return raster.equals(analysis.raster())
+                ? super.ground(same, raster)
+                : ground.apply(raster);
+          }
+        };
+    float[] m = RegionWork.draw(step.region().get(), tile, sight);
     Share share = Share.of(m, tile.width(), tile.height());
     return step.outside() ? share.outside() : share;
   }
 
-  private Plane soft(Region region, Raster whole, Supplier<Plane> make) {
-    return softPlanes.get(new Key(region, false, whole), Plane.class, whole.pixels() * 4L, make);
+  /** Frames at a part of a raster whose pictures may be kept whole. */
+  private interface FramesWithin {
+    Function<String, Picture> at(Raster part, Raster whole);
+  }
+
+  /** What can be seen at one raster and its parts. */
+  private class View implements Sight {
+    private final FramesWithin within;
+    private final Raster whole;
+    private final Developing below;
+
+    View(FramesWithin within, Raster whole, Developing below) {
+      this.within = within;
+      this.whole = whole;
+      this.below = below;
+    }
+
+    @Override
+    public Analysis analysis() {
+      return analysis;
+    }
+
+    @Override
+    public Picture frame(String id, Raster raster) {
+      return within.at(raster, whole).apply(id);
+    }
+
+    @Override
+    public Picture ground(Ground ground, Raster raster) {
+      Raster at = whole.holds(raster) ? whole : raster;
+      Supplier<Picture> make = () -> grounds.at(ground, at);
+      Picture all =
+          at == whole || at.equals(analysis.raster())
+              ? cache.get(new GroundKey(ground, at), Picture.class, at.pixels() * 12L, make)
+              : make.get();
+      return all.part(at, raster);
+    }
+
+    @Override
+    public Raster seen(Raster raster) {
+      return raster.clipped(whole);
+    }
+
+    @Override
+    public Picture below(Raster raster) {
+      if (below == Developing.NOTHING || !whole.holds(raster)) {
+        throw new IllegalStateException("a region that looks below belongs to a pass");
+      }
+      return below.settled().part(whole, raster);
+    }
+
+    @Override
+    public <T> T keep(Object key, Class<T> type, long bytes, Supplier<T> make) {
+      return wide.get(key, type, bytes, make);
+    }
   }
 }

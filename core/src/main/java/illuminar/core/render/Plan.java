@@ -6,9 +6,9 @@ import illuminar.core.pass.Pass;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
-import illuminar.core.region.Region;
-import illuminar.core.region.RegionWork;
 import illuminar.core.region.Share;
+import illuminar.core.region.Sight;
+import illuminar.core.region.Territory;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -32,7 +32,7 @@ record Plan(Ground ground, List<Step> steps, List<Developing> below) {
       Plan before,
       Analysis analysis,
       Masks masks,
-      RegionWork.Frames frames,
+      Sight.Frames frames,
       Supplier<Picture> smallGround) {
     Raster grid = analysis.small();
     List<Step> steps = new ArrayList<>();
@@ -44,22 +44,19 @@ record Plan(Ground ground, List<Step> steps, List<Developing> below) {
       if (!pass.active()) {
         continue;
       }
-      Optional<Region> region =
-          pass.where().everywhere() ? Optional.empty() : recipe.region(pass.where().region());
+      Optional<Territory> region =
+          pass.where().everywhere() ? Optional.empty() : recipe.territory(pass.where().region());
       int k = steps.size();
       same = same && k < before.steps.size() && before.steps.get(k).serves(pass, region);
       if (same) {
         steps.add(before.steps.get(k));
         small = before.below.get(k + 1);
       } else {
-        Share share =
-            region
-                .map(r -> masks.share(r, pass.where().outside(), grid))
-                .orElseGet(() -> Share.everywhere(grid.width(), grid.height()));
+        Share share = masks.share(region, pass.where().outside(), grid, small);
         Ready ready = pass.move().prepare(new Below(analysis, grid, small, share));
         Step step = new Step(pass, region, ready);
         steps.add(step);
-        Run run = new Run((grid.height() + 1) / 2, s -> share, frames);
+        Run run = new Run((grid.height() + 1) / 2, (s, picture) -> share, frames);
         small = run.over(List.of(step), small, grid);
       }
       below.add(small);

@@ -3,16 +3,21 @@ package illuminar.core.render;
 import illuminar.core.analysis.Analysis;
 import illuminar.core.ground.EvenBlendWork;
 import illuminar.core.ground.Ground;
+import illuminar.core.measure.Reading;
+import illuminar.core.pass.Pass;
 import illuminar.core.picture.Bands;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
-import illuminar.core.region.Region;
-import illuminar.core.region.RegionWork;
+import illuminar.core.region.Look;
 import illuminar.core.region.Share;
+import illuminar.core.region.Sight;
+import illuminar.core.region.Territory;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.IntStream;
@@ -39,7 +44,7 @@ public final class Renderer {
     this.analysis = analysis;
     this.cache = cache;
     frames = new FrameStore(analysis, cache);
-    masks = new Masks(analysis, frames, cache);
+    masks = new Masks(analysis, frames, cache, this::wholeGround);
   }
 
   public Analysis analysis() {
@@ -58,7 +63,7 @@ public final class Renderer {
     Raster wide = grown(raster, plan.margin(fine, n, raster.scale()));
     Developing done =
         finer == 1
-            ? reach(new Stretch(plan, 0, n, shared, wide, false), () -> ground(plan, wide))
+            ? reach(new Stretch(plan, 0, n, shared, wide, false), () -> ground(plan.ground(), wide))
             : reach(
                 new Stretch(plan, fine, n, shared, wide, true),
                 () -> averaged(plan, fine, shared, wide));
@@ -75,7 +80,7 @@ public final class Renderer {
     List<Step> above = plan.steps().subList(below, steps);
     Raster exact = wide.finer(FINER);
     Raster finer = grown(exact, plan.margin(0, steps, exact.scale()));
-    if (above.isEmpty() || above.stream().anyMatch(Step::onTones)) {
+    if (above.isEmpty() || above.stream().anyMatch(s -> s.onTones() || s.live())) {
       return fine(plan, steps, below, finer).averaged(finer, exact, FINER);
     }
     // only the piece that is changed is worked out and averaged anew
@@ -96,7 +101,8 @@ public final class Renderer {
   }
 
   private Picture fine(Plan plan, int steps, int shared, Raster finer) {
-    return reach(new Stretch(plan, 0, steps, shared, finer, false), () -> ground(plan, finer))
+    return reach(
+            new Stretch(plan, 0, steps, shared, finer, false), () -> ground(plan.ground(), finer))
         .settled();
   }
 
@@ -163,7 +169,10 @@ public final class Renderer {
   }
 
   private Run run(Raster raster) {
-    return new Run(BAND, step -> masks.share(step, raster), r -> frames.within(r, raster));
+    return new Run(
+        BAND,
+        (step, below) -> masks.share(step.region(), step.outside(), raster, below),
+        r -> frames.within(r, raster));
   }
 
   private Plan plan(Recipe recipe, Plan before) {
@@ -178,9 +187,34 @@ public final class Renderer {
                 recipe.ground(), analysis.small(), id -> analysis.draw(id, analysis.small())));
   }
 
-  /** A region's share at a raster; kept. */
-  public Share region(Region region, Raster raster) {
-    return masks.share(region, false, raster);
+  /**
+   * A region's share at a raster. One that looks below is drawn as its first pass sees it, or over
+   * the finished picture where no pass uses it.
+   *
+   * @throws IllegalArgumentException if the recipe has no such region
+   */
+  public Share region(Recipe recipe, String id, Raster raster) {
+    Territory region =
+        recipe
+            .territory(id)
+            .orElseThrow(() -> new IllegalArgumentException("the recipe has no region " + id));
+    if (!region.live()) {
+      return masks.share(Optional.of(region), false, raster, Developing.NOTHING);
+    }
+    List<Pass> below = new ArrayList<>(recipe.passes());
+    int first = 0;
+    while (first < below.size()
+        && !(below.get(first).active() && below.get(first).where().region().equals(id))) {
+      first++;
+    }
+    Recipe under = recipe.withPasses(below.subList(0, first));
+    Raster wide = grown(raster, region.margin(raster.scale()));
+    Plan plan = plan(under, last);
+    Run run = run(wide);
+    Developing seen = run.over(plan.steps(), Developing.of(ground(plan.ground(), wide)), wide);
+    return masks
+        .share(Optional.of(region), false, wide, seen)
+        .part(raster.x() - wide.x(), raster.y() - wide.y(), raster.width(), raster.height());
   }
 
   /** One frame at a raster as the camera rendered it, linear BT.2020. A new picture. */
@@ -190,8 +224,29 @@ public final class Renderer {
     return p;
   }
 
-  private Picture ground(Plan plan, Raster raster) {
-    Ground ground = plan.ground();
+  /**
+   * The colour of what a part looks at, averaged round a place.
+   *
+   * @param x pixels at full size
+   * @param radius pixels at full size
+   */
+  public Reading colour(Recipe recipe, Look look, double x, double y, double radius) {
+    double scale = Math.min(1, 8 / Math.max(1, radius));
+    int reach = (int) Math.ceil(radius * scale) + 1;
+    Raster whole = Raster.whole(analysis.fullWidth(), analysis.fullHeight(), scale);
+    int cx = (int) Math.max(0, Math.min(whole.width() - 1, (x + 0.5) * scale));
+    int cy = (int) Math.max(0, Math.min(whole.height() - 1, (y + 0.5) * scale));
+    Raster raster = grown(whole.part(cx, cy, 1, 1), reach);
+    Picture p =
+        switch (look.from()) {
+          case GROUND -> wholeGround(recipe.ground(), raster);
+          case FRAME -> frame(look.frame(), raster);
+          case BELOW -> picture(recipe, raster);
+        };
+    return Reading.at(p, cx - raster.x(), cy - raster.y(), radius * scale);
+  }
+
+  private Picture ground(Ground ground, Raster raster) {
     Picture out = Picture.of(raster.width(), raster.height());
     if (ground instanceof Ground.EvenBlend blend) {
       analysis.blend(blend);
@@ -204,6 +259,10 @@ public final class Renderer {
           drawGround(ground, part, frames.within(part, raster)).rowsInto(out, 0, to - from, from);
         });
     return out;
+  }
+
+  private Picture wholeGround(Ground ground, Raster raster) {
+    return drawGround(ground, raster, id -> analysis.draw(id, raster));
   }
 
   private Picture drawGround(Ground ground, Raster raster, Function<String, Picture> frames) {
@@ -255,13 +314,15 @@ public final class Renderer {
   private Picture tile(Plan plan, Raster wide) {
     Map<String, Picture> drawn = new HashMap<>();
     Function<String, Picture> once = id -> drawn.computeIfAbsent(id, i -> analysis.draw(i, wide));
-    RegionWork.Frames any =
+    Sight.Frames any =
         r ->
             r.equals(wide)
                 ? once
                 : id -> drawn.containsKey(id) ? once.apply(id).part(wide, r) : analysis.draw(id, r);
-    Picture ground = drawGround(plan.ground(), wide, once);
-    Run run = new Run(wide.height(), s -> masks.once(s, wide, any), any);
-    return run.over(plan.steps(), Developing.of(ground), wide).settled();
+    Map<Raster, Picture> grounds = new HashMap<>();
+    Function<Raster, Picture> ground =
+        r -> grounds.computeIfAbsent(r, at -> drawGround(plan.ground(), at, any.apply(at)));
+    Run run = new Run(wide.height(), (s, below) -> masks.once(s, wide, any, ground, below), any);
+    return run.over(plan.steps(), Developing.of(ground.apply(wide)), wide).settled();
   }
 }

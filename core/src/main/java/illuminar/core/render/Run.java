@@ -3,11 +3,10 @@ package illuminar.core.render;
 import illuminar.core.picture.Bands;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
-import illuminar.core.region.RegionWork;
 import illuminar.core.region.Share;
+import illuminar.core.region.Sight;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.function.Function;
 
 /**
  * Runs steps over a piece of the picture in bands of rows. Steps that only brighten and darken run
@@ -17,8 +16,13 @@ import java.util.function.Function;
  * @param shares a step's share at the raster of the piece
  * @param frames draws frames at any raster
  */
-record Run(int band, Function<Step, Share> shares, RegionWork.Frames frames) {
+record Run(int band, Shares shares, Sight.Frames frames) {
   private static final int LEAST_BAND = 12;
+
+  /** A step's share where a picture stands below it. */
+  interface Shares {
+    Share of(Step step, Developing below);
+  }
 
   /** {@code base} is not modified. */
   Developing over(List<Step> steps, Developing base, Raster raster) {
@@ -27,12 +31,15 @@ record Run(int band, Function<Step, Share> shares, RegionWork.Frames frames) {
     while (k < steps.size()) {
       boolean tones = steps.get(k).onTones();
       int end = k + 1;
-      while (end < steps.size() && steps.get(end).onTones() == tones) {
+      // a step that looks below must see all that came before it
+      while (end < steps.size() && steps.get(end).onTones() == tones && !steps.get(end).live()) {
         end++;
       }
       List<Step> alike = steps.subList(k, end);
       List<Share> where = new ArrayList<>();
-      alike.forEach(s -> where.add(shares.apply(s)));
+      for (Step s : alike) {
+        where.add(shares.of(s, now));
+      }
       now =
           tones
               ? onTones(alike, where, now.metered(), raster)
@@ -78,12 +85,13 @@ record Run(int band, Function<Step, Share> shares, RegionWork.Frames frames) {
   }
 
   /**
-   * Runs steps on light alone, where they reach.
+   * Runs steps on light alone, where they reach; none but the first may look below.
    *
    * @param align the piece begins and ends at multiples of so many pixels, or at the raster's edge
    */
   Piece piece(List<Step> steps, Picture base, Raster raster, int align) {
-    return piece(steps, steps.stream().map(shares).toList(), base, raster, align);
+    Developing below = Developing.of(base);
+    return piece(steps, steps.stream().map(s -> shares.of(s, below)).toList(), base, raster, align);
   }
 
   private Piece piece(

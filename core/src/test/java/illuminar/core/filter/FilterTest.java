@@ -83,6 +83,21 @@ class FilterTest {
     same(Guided.of(guide, input, 6, 0.01f).on(guide), out, 14, 2e-4f);
   }
 
+  /** The same with a guide in colour, section 3.5. */
+  @Test
+  void colourGuidedEqualsTheReference() {
+    Plane[] guide = {noise(3), noise(5), noise(6)};
+    Plane input = noise(4);
+    Mat colour = new Mat();
+    opencv_core.merge(
+        new org.bytedeco.opencv.opencv_core.MatVector(mat(guide[0]), mat(guide[1]), mat(guide[2])),
+        colour);
+    Mat out = new Mat();
+    opencv_ximgproc.guidedFilter(colour, mat(input), out, 6, 0.01);
+    Plane ours = ColourGuided.of(guide, input, Plane.filled(W, H, 1), 6, 0.01f).on(guide);
+    same(ours, out, 14, 2e-4f);
+  }
+
   @Test
   void aFlatPlaneStaysFlat() {
     Plane flat = Plane.filled(W, H, 0.4f);

@@ -8,6 +8,7 @@ import illuminar.core.TestRoom;
 import illuminar.core.analysis.Analysis;
 import illuminar.core.colour.Space;
 import illuminar.core.colour.Stops;
+import illuminar.core.control.Numbers;
 import illuminar.core.ground.Ground;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
@@ -183,7 +184,7 @@ class PassTest {
       assertThat(Catalogue.kinds()).anyMatch(k -> k.type() == type);
     }
     for (Catalogue.Kind kind : Catalogue.kinds()) {
-      for (Catalogue.Number n : kind.controls()) {
+      for (Numbers.Number n : kind.controls()) {
         assertThat(n.careful()).isBetween(n.from(), n.to());
         assertThat(n.step()).isPositive();
       }

@@ -6,7 +6,11 @@ import static org.assertj.core.api.Assertions.within;
 
 import illuminar.core.TestRoom;
 import illuminar.core.analysis.Analysis;
+import illuminar.core.ground.Ground;
 import illuminar.core.picture.Raster;
+import illuminar.core.recipe.Recipe;
+import illuminar.core.render.RenderCache;
+import illuminar.core.render.Renderer;
 import java.util.ArrayList;
 import java.util.List;
 import net.jqwik.api.ForAll;
@@ -23,8 +27,10 @@ class RegionTest {
   private static final Raster WHOLE = Raster.whole(360, 240, 1);
 
   private static float[] draw(Region region, Raster raster) {
-    return RegionWork.draw(
-        region, raster, ANALYSIS, r -> id -> ANALYSIS.draw(id, r), RegionWork.Keep.NOTHING);
+    Recipe recipe = new Recipe(new Ground.OneFrame("a2"), List.of(region), List.of());
+    return new Renderer(ANALYSIS, new RenderCache(50_000_000))
+        .region(recipe, region.id(), raster)
+        .copy();
   }
 
   private static Region region(double feather, boolean invert, Part... parts) {

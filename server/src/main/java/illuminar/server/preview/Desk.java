@@ -6,7 +6,7 @@ import illuminar.core.measure.Reading;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
-import illuminar.core.region.Region;
+import illuminar.core.region.Look;
 import illuminar.core.render.Renderer;
 import illuminar.files.ScreenJpeg;
 import illuminar.server.recipe.RecipeJson;
@@ -110,6 +110,7 @@ final class Desk {
       case "picture" -> picture(request);
       case "mask" -> mask(request);
       case "read" -> readAlone(request);
+      case "pick" -> pick(request);
       default -> throw new IllegalArgumentException("unknown request");
     }
   }
@@ -209,12 +210,30 @@ final class Desk {
     send(head);
   }
 
+  /** The colour of what a part looks at, round a place. */
+  private void pick(JsonNode request) {
+    Reading reading =
+        open.renderer(view)
+            .colour(
+                json.convert(request.path("recipe"), Recipe.class),
+                json.convert(request.path("look"), Look.class),
+                request.path("x").asDouble(0),
+                request.path("y").asDouble(0),
+                request.path("radius").asDouble(4));
+    Map<String, Object> head = new LinkedHashMap<>();
+    head.put("kind", "picked");
+    head.put("slot", request.path("slot").asString(""));
+    head.put("reading", reading);
+    send(head);
+  }
+
   /** A region as a grey picture. */
   private void mask(JsonNode request) throws IOException {
     Renderer renderer = open.renderer(view);
     Raster raster = raster(request.path("raster"));
-    Region region = json.convert(request.path("region"), Region.class);
-    float[] share = renderer.region(region, raster).copy();
+    Recipe recipe = json.convert(request.path("recipe"), Recipe.class);
+    String id = request.path("region").asString("");
+    float[] share = renderer.region(recipe, id, raster).copy();
     BufferedImage image =
         new BufferedImage(raster.width(), raster.height(), BufferedImage.TYPE_BYTE_GRAY);
     byte[] data = ((java.awt.image.DataBufferByte) image.getRaster().getDataBuffer()).getData();
@@ -229,7 +248,7 @@ final class Desk {
     head.put("seq", request.path("seq").asLong(0));
     head.put("raster", raster);
     head.put("share", sum / share.length);
-    head.put("bytes", json.write(region).length());
+    head.put("bytes", json.write(recipe.region(id).orElseThrow()).length());
     java.io.ByteArrayOutputStream out = new java.io.ByteArrayOutputStream();
     javax.imageio.ImageIO.write(image, "png", out);
     send(head, out.toByteArray());

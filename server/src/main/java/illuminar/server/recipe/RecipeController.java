@@ -1,6 +1,8 @@
 package illuminar.server.recipe;
 
+import illuminar.core.control.Numbers;
 import illuminar.core.pass.Catalogue;
+import illuminar.core.region.Shape;
 import illuminar.server.account.Member;
 import illuminar.server.web.Problem;
 import io.swagger.v3.oas.annotations.media.Content;
@@ -39,7 +41,7 @@ class RecipeController {
       String stage,
       String sentence,
       boolean asksRegion,
-      List<Catalogue.Number> controls) {}
+      List<Numbers.Number> controls) {}
 
   @GetMapping("/catalogue")
   List<Kind> catalogue() {
@@ -48,6 +50,20 @@ class RecipeController {
             k ->
                 new Kind(k.kind(), k.name(), k.stage(), k.sentence(), k.asksRegion(), k.controls()))
         .toList();
+  }
+
+  /** One kind of part as the interface needs it. */
+  record PartKind(String kind, String name, List<Numbers.Number> controls) {}
+
+  @GetMapping("/catalogue/parts")
+  List<PartKind> parts() {
+    return Kinds.of(Shape.class).entrySet().stream()
+        .map(k -> new PartKind(k.getValue(), words(k.getValue()), Numbers.of(k.getKey())))
+        .toList();
+  }
+
+  private static String words(String kind) {
+    return Character.toUpperCase(kind.charAt(0)) + kind.substring(1).replace('-', ' ');
   }
 
   @GetMapping(value = "/views/{id}/recipe", produces = MediaType.APPLICATION_JSON_VALUE)

@@ -2,14 +2,11 @@ package illuminar.server.recipe;
 
 import com.fasterxml.jackson.annotation.JsonIgnore;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
-import illuminar.core.ground.Ground;
-import illuminar.core.pass.Catalogue;
 import illuminar.core.pass.Gate;
-import illuminar.core.pass.Move;
 import illuminar.core.pass.Pass;
 import illuminar.core.recipe.Recipe;
-import illuminar.core.region.Shape;
 import illuminar.server.web.Problem;
+import java.util.function.Supplier;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.JacksonException;
@@ -23,7 +20,7 @@ import tools.jackson.databind.jsontype.NamedType;
 public class RecipeJson {
 
   @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
-  private interface Kinds {}
+  private interface Kind {}
 
   private abstract static class Plain {
     @JsonIgnore
@@ -41,23 +38,14 @@ public class RecipeJson {
   RecipeJson() {
     JsonMapper.Builder b =
         JsonMapper.builder()
-            .addMixIn(Ground.class, Kinds.class)
-            .addMixIn(Shape.class, Kinds.class)
-            .addMixIn(Move.class, Kinds.class)
             .addMixIn(Gate.class, Plain.class)
             .addMixIn(Pass.class, Plain.class)
-            .registerSubtypes(
-                new NamedType(Ground.OneFrame.class, "one-frame"),
-                new NamedType(Ground.EvenBlend.class, "even-blend"),
-                new NamedType(Shape.Outline.class, "outline"),
-                new NamedType(Shape.Brush.class, "brush"),
-                new NamedType(Shape.WindowFinder.class, "window-finder"),
-                new NamedType(Shape.BurntLight.class, "burnt-light"))
             .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
             .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
             .enable(DeserializationFeature.FAIL_ON_NULL_CREATOR_PROPERTIES);
-    for (Catalogue.Kind kind : Catalogue.kinds()) {
-      b.registerSubtypes(new NamedType(kind.type(), kind.kind()));
+    for (Class<?> choice : Kinds.choices()) {
+      b.addMixIn(choice, Kind.class);
+      Kinds.of(choice).forEach((type, kind) -> b.registerSubtypes(new NamedType(type, kind)));
     }
     mapper = b.build();
   }
@@ -68,12 +56,17 @@ public class RecipeJson {
 
   /** Reads a recipe; says what is wrong with it where it cannot. */
   public Recipe read(String json) {
-    return read(json, Recipe.class);
+    return told(
+        () -> mapper.treeToValue(OlderRecipes.completed(mapper.readTree(json)), Recipe.class));
   }
 
   public <T> T read(String json, Class<T> type) {
+    return told(() -> mapper.readValue(json, type));
+  }
+
+  private static <T> T told(Supplier<T> read) {
     try {
-      return mapper.readValue(json, type);
+      return read.get();
     } catch (JacksonException e) {
       Throwable root = e;
       while (root.getCause() != null) {

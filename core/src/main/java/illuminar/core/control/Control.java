@@ -1,11 +1,11 @@
-package illuminar.core.pass;
+package illuminar.core.control;
 
 import java.lang.annotation.ElementType;
 import java.lang.annotation.Retention;
 import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
 
-/** Describes a number of a move, for checking and for drawing its control. */
+/** Describes a number of a move or of a part, for checking and for drawing its control. */
 @Retention(RetentionPolicy.RUNTIME)
 @Target(ElementType.RECORD_COMPONENT)
 public @interface Control {

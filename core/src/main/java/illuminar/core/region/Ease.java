@@ -1,0 +1,21 @@
+package illuminar.core.region;
+
+/** The soft step used by all shapes: 3t² − 2t³, kept within 0 and 1. */
+final class Ease {
+  private Ease() {}
+
+  static float between(double t) {
+    float x = (float) (t < 0 ? 0 : t > 1 ? 1 : t);
+    return x * x * (3 - 2 * x);
+  }
+
+  /**
+   * 1 up to a part of a reach, 0 from the reach on.
+   *
+   * @param distance in units of the reach
+   * @param softness share of the reach over which it fades
+   */
+  static float within(double distance, double softness) {
+    return between((1 - distance) / Math.max(1e-3, softness));
+  }
+}

@@ -1,0 +1,59 @@
+package illuminar.core.region;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * A drawn line as text, so that thousands of strokes stay small: places separated by blanks, each
+ * {@code x,y} in hundred-thousandths of the anchor's long edge, the first from the upper left
+ * corner, every other from the one before; a third number is the pen's pressure in percent.
+ */
+public record Path(List<Point> points, List<Double> pressure) {
+  private static final double UNIT = 100_000;
+  private static final int MOST_PLACES = 20_000;
+
+  /**
+   * Reads a line.
+   *
+   * @throws IllegalArgumentException if the text is no such line
+   */
+  public static Path read(String text) {
+    List<Point> points = new ArrayList<>();
+    List<Double> pressure = new ArrayList<>();
+    long x = 0;
+    long y = 0;
+    if (text.isBlank()) {
+      return new Path(points, pressure);
+    }
+    for (String place : text.strip().split(" ")) {
+      String[] numbers = place.split(",");
+      try {
+        x += Integer.parseInt(numbers[0]);
+        y += Integer.parseInt(numbers[1]);
+        pressure.add(numbers.length > 2 ? Integer.parseInt(numbers[2]) / 100.0 : 1.0);
+      } catch (NumberFormatException | ArrayIndexOutOfBoundsException e) {
+        throw new IllegalArgumentException("a drawn line has a place that reads " + place);
+      }
+      points.add(new Point(x / UNIT, y / UNIT));
+    }
+    if (points.size() > MOST_PLACES) {
+      throw new IllegalArgumentException("a drawn line has at most " + MOST_PLACES + " places");
+    }
+    return new Path(points, pressure);
+  }
+
+  /** Writes a line through points, drawn at full pressure. */
+  public static String write(List<Point> points) {
+    StringBuilder out = new StringBuilder();
+    long x = 0;
+    long y = 0;
+    for (Point p : points) {
+      long nx = Math.round(p.x() * UNIT);
+      long ny = Math.round(p.y() * UNIT);
+      out.append(out.isEmpty() ? "" : " ").append(nx - x).append(',').append(ny - y);
+      x = nx;
+      y = ny;
+    }
+    return out.toString();
+  }
+}

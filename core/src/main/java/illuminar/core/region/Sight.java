@@ -1,0 +1,59 @@
+package illuminar.core.region;
+
+import illuminar.core.analysis.Analysis;
+import illuminar.core.colour.LabPlanes;
+import illuminar.core.ground.EvenBlendWork;
+import illuminar.core.ground.Ground;
+import illuminar.core.picture.Picture;
+import illuminar.core.picture.Raster;
+import java.util.function.Function;
+import java.util.function.Supplier;
+
+/** What regions are drawn from: the frames, the ground, the picture below a pass. */
+public interface Sight {
+
+  Analysis analysis();
+
+  /** A frame, display-linear with sRGB primaries; not to be modified. */
+  Picture frame(String id, Raster raster);
+
+  /** A ground, linear BT.2020; not to be modified. */
+  Picture ground(Ground ground, Raster raster);
+
+  /**
+   * The picture as it stands below the pass, linear BT.2020; not to be modified.
+   *
+   * @throws IllegalStateException where the region is drawn for no pass
+   */
+  Picture below(Raster raster);
+
+  /** What of a raster {@link #below} can be seen at. */
+  Raster seen(Raster raster);
+
+  /** Keeps under a key what many tiles read. */
+  <T> T keep(Object key, Class<T> type, long bytes, Supplier<T> make);
+
+  /** Draws one frame at a raster, display-linear. */
+  interface Frames extends Function<Raster, Function<String, Picture>> {}
+
+  /** What a part looks at, linear BT.2020; not to be modified. */
+  default Picture look(Look look, Territory in, Raster raster) {
+    return switch (look.from()) {
+      case GROUND -> ground(in.ground().orElseThrow(), raster);
+      case BELOW -> below(raster);
+      case FRAME -> {
+        Picture p = frame(look.frame(), raster).copy();
+        EvenBlendWork.toWork(p);
+        yield p;
+      }
+    };
+  }
+
+  /** The same on the analysis grid as L*a*b*; kept. Not for what lies below a pass. */
+  default LabPlanes lookAtAll(Look look, Territory in) {
+    Raster grid = analysis().raster();
+    Object key = java.util.List.of("lab", look, in.ground());
+    return keep(
+        key, LabPlanes.class, grid.pixels() * 12L, () -> LabPlanes.of(look(look, in, grid)));
+  }
+}

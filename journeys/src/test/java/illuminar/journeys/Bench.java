@@ -1,0 +1,112 @@
+package illuminar.journeys;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import java.util.List;
+import java.util.regex.Pattern;
+
+/** What journeys do at the bench, in the user's words. */
+final class Bench {
+  final Page page;
+
+  Bench(Page page) {
+    this.page = page;
+  }
+
+  /** Signs in, takes the card's first view in and opens it. */
+  void openFirstView(String url, String view) {
+    page.navigate(url);
+    page.getByLabel("E-mail").fill("demo@illuminar.test");
+    page.getByLabel("Password").fill("heather");
+    page.keyboard().press("Enter");
+    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Intake")).click();
+    page.getByLabel("Name of the view").fill(view);
+    page.getByRole(
+            AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Take in ")))
+        .click();
+    page.waitForURL(Pattern.compile("/shoots/[0-9a-f-]+$"));
+    page.getByLabel("Open " + view).click();
+    page.waitForFunction("() => Number(document.documentElement.dataset.pictures ?? 0) > 0");
+  }
+
+  Locator button(String name) {
+    return page.getByRole(
+        AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+  }
+
+  Locator slider(String name) {
+    return page.getByRole(
+        AriaRole.SLIDER, new Page.GetByRoleOptions().setName(name).setExact(true));
+  }
+
+  Locator number(String name) {
+    return page.getByLabel(name + ", number", new Page.GetByLabelOptions().setExact(true));
+  }
+
+  Locator item(String name) {
+    return page.getByRole(
+        AriaRole.MENUITEM, new Page.GetByRoleOptions().setName(name).setExact(true));
+  }
+
+  void set(String name, String value) {
+    number(name).fill(value);
+    page.keyboard().press("Enter");
+  }
+
+  Locator parts() {
+    return page.getByTestId("part");
+  }
+
+  Locator saved() {
+    return page.getByTestId("saved");
+  }
+
+  /** Drags over the stage; places as fractions of it. */
+  void drag(double... places) {
+    BoundingBox stage = page.getByTestId("stage").boundingBox();
+    for (int i = 0; i < places.length; i += 2) {
+      page.mouse().move(stage.x + stage.width * places[i], stage.y + stage.height * places[i + 1]);
+      if (i == 0) {
+        page.mouse().down();
+      }
+    }
+    page.mouse().up();
+  }
+
+  void click(double x, double y) {
+    BoundingBox stage = page.getByTestId("stage").boundingBox();
+    page.mouse().click(stage.x + stage.width * x, stage.y + stage.height * y);
+  }
+
+  /** Waits until the selected region's mask covers some share of the picture. */
+  void waitForShare(String region, double least, double most) {
+    page.waitForFunction(
+        "([name, least, most]) => { const c = [...document.querySelectorAll('button[aria-label]')]"
+            + ".find(b => b.getAttribute('aria-label') === 'Region ' + name)?.querySelector('canvas');"
+            + " if (!c || !c.width) return false;"
+            + " const d = c.getContext('2d').getImageData(0, 0, c.width, c.height).data;"
+            + " let s = 0; for (let i = 0; i < d.length; i += 4) s += d[i];"
+            + " const share = s / (d.length / 4) / 255; return share >= least && share <= most; }",
+        List.of(region, least, most));
+  }
+
+  void waitForPicture(Runnable act) {
+    String count = "() => Number(document.documentElement.dataset.pictures ?? 0)";
+    int before = ((Number) page.evaluate(count)).intValue();
+    act.run();
+    page.waitForFunction("n => Number(document.documentElement.dataset.pictures ?? 0) > n", before);
+  }
+
+  void undo() {
+    page.evaluate("() => document.activeElement?.blur()");
+    page.keyboard().press("Control+z");
+  }
+
+  void expectParts(int n) {
+    assertThat(parts()).hasCount(n);
+  }
+}

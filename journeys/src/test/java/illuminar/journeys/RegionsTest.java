@@ -1,0 +1,208 @@
+package illuminar.journeys;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import illuminar.server.TestServer;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.MethodOrderer;
+import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestMethodOrder;
+
+/** Every kind of part on screen: drawn, edited, joined, used inside and outside, undone, kept. */
+@TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+class RegionsTest {
+  private static TestServer server;
+  private static Chromium chromium;
+  private static Bench bench;
+  private static Page page;
+
+  @BeforeAll
+  static void begin() {
+    server = new TestServer("regions_test");
+    chromium = new Chromium();
+    page = chromium.page();
+    bench = new Bench(page);
+    PlaywrightAssertions.setDefaultAssertionTimeout(60_000);
+    page.setDefaultTimeout(60_000);
+    bench.openFirstView(server.url(), "Instrument room");
+  }
+
+  @AfterAll
+  static void end() {
+    chromium.close();
+    server.close();
+  }
+
+  private static Locator region(String name) {
+    return bench.button("Region " + name);
+  }
+
+  @Test
+  @Order(1)
+  void shapesAreDrawnInOneDragAndUndoneInOneStep() {
+    page.keyboard().press("n");
+    assertThat(page.getByText("Empty: draw into it.")).isVisible();
+    String[] keys = {"l", "r", "e", "y"};
+    String[] kinds = {"loop", "ramp", "ellipse", "panel"};
+    for (int k = 0; k < keys.length; k++) {
+      page.keyboard().press(keys[k]);
+      bench.drag(0.3, 0.3, 0.5, 0.32, 0.55, 0.5, 0.35, 0.55);
+      bench.expectParts(k + 1);
+      assertThat(bench.parts().nth(k)).hasAttribute("data-kind", kinds[k]);
+    }
+    bench.waitForShare("Region 2", 0.1, 1);
+    for (int k = keys.length; k > 0; k--) {
+      bench.undo();
+      bench.expectParts(k - 1);
+    }
+    page.keyboard().press("Control+Shift+z");
+    bench.expectParts(1);
+    bench.undo();
+  }
+
+  @Test
+  @Order(2)
+  void anEllipseIsEditedByGripAndByNumber() {
+    page.keyboard().press("e");
+    bench.drag(0.4, 0.4, 0.5, 0.5);
+    bench.waitForShare("Region 2", 0.01, 0.12);
+    BoundingBox centre = page.getByTestId("grip").first().boundingBox();
+    page.mouse().move(centre.x + 4, centre.y + 4);
+    page.mouse().down();
+    page.mouse().move(centre.x + 104, centre.y + 4);
+    page.mouse().up();
+    double moved = page.getByTestId("grip").first().boundingBox().x - centre.x;
+    org.assertj.core.api.Assertions.assertThat(moved).isBetween(90.0, 110.0);
+    bench.set("Turn", "30");
+    bench.set("Softness", "100");
+    assertThat(bench.number("Turn")).hasValue("30 °");
+    bench.set("Part strength", "50");
+    bench.button("Invert part").click();
+    bench.waitForShare("Region 2", 0.44, 0.5);
+    bench.undo();
+    bench.set("Part strength", "100");
+  }
+
+  @Test
+  @Order(3)
+  void partsTakeAwayAndOverlapAndAreLeftOut() {
+    bench.button("overlaps").click();
+    bench.button("Find by tone, light or movement").click();
+    bench.item("Tone band").click();
+    bench.expectParts(2);
+    bench.button("Darks").click();
+    bench.set("Narrowness", "4");
+    bench.set("Take away", "6");
+    assertThat(bench.parts().nth(1)).containsText("Darks 4 less 6");
+    assertThat(bench.parts().nth(1)).containsText("keep overlap");
+    bench.button("Curve").click();
+    assertThat(page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Curve over")))
+        .isVisible();
+    page.getByLabel("Curve point 2").focus();
+    page.keyboard().press("ArrowUp");
+    page.getByLabel("Leave out part 2").click();
+    bench.waitForShare("Region 2", 0.002, 0.2);
+    page.getByLabel("Use part 2").click();
+    bench.button("adds").click();
+  }
+
+  @Test
+  @Order(4)
+  void coloursArePickedOnThePicture() {
+    page.keyboard().press("n");
+    page.keyboard().press("u");
+    bench.click(0.2, 0.15);
+    bench.expectParts(1);
+    bench.set("Tolerance", "20");
+    page.getByLabel("Only what hangs together").uncheck();
+    bench.waitForShare("Region 3", 0.01, 1);
+    page.keyboard().press("Escape");
+    page.keyboard().press("i");
+    bench.click(0.5, 0.85);
+    bench.expectParts(2);
+    bench.click(0.6, 0.9);
+    assertThat(page.getByText("2 picked colours")).isVisible();
+    page.keyboard().press("Escape");
+  }
+
+  @Test
+  @Order(5)
+  void aBrushStopsAtEdgesAndWithinALimit() {
+    page.keyboard().press("n");
+    page.keyboard().press("k");
+    page.getByLabel("Stops at edges").check();
+    bench.drag(0.2, 0.2, 0.25, 0.22, 0.3, 0.2);
+    page.keyboard().down("Shift");
+    bench.click(0.4, 0.3);
+    page.keyboard().up("Shift");
+    assertThat(bench.parts().first()).containsText("2 strokes");
+    page.getByLabel("Takes paint in: the whole picture").click();
+    bench.item("Region 2").click();
+    assertThat(page.getByLabel("Takes paint in: Region 2")).isVisible();
+    bench.set("Ceiling", "60");
+    page.keyboard().press("Escape");
+  }
+
+  @Test
+  @Order(6)
+  void aRegionIsRefinedShownAndCopied() {
+    region("Region 2").click();
+    bench.set("Grow", "6");
+    bench.set("Edge true", "12");
+    bench.set("Density", "80");
+    bench.button("Tint").click();
+    assertThat(page.getByLabel("Colour of the tint")).isVisible();
+    bench.button("Line").click();
+    bench.button("Black and white").click();
+    bench.button("Veil").click();
+    page.getByLabel("Copies of this region").click();
+    bench.item("Copy of its opposite").click();
+    assertThat(region("Outside Region 2")).isVisible();
+    bench.undo();
+    assertThat(region("Outside Region 2")).hasCount(0);
+  }
+
+  @Test
+  @Order(7)
+  void oneRegionServesInsideAndOutsideAndInOthers() {
+    bench.waitForPicture(() -> bench.button("Tone").click());
+    page.getByTestId("pass").last().getByLabel("Region: the whole picture").click();
+    bench.item("outside Region 2").click();
+    bench.button("Another: tone").click();
+    page.getByTestId("pass").last().getByLabel("Region: the whole picture").click();
+    bench.item("Region 2").click();
+    assertThat(region("Region 2")).containsText("2 passes");
+    region("Region 3").click();
+    bench.button("Find by tone, light or movement").click();
+    bench.item("Another region").click();
+    assertThat(bench.parts().last()).hasAttribute("data-kind", "other-region");
+  }
+
+  @Test
+  @Order(8)
+  void allOfItSurvivesReload() {
+    assertThat(bench.saved()).containsText("Saved");
+    page.reload();
+    page.waitForFunction("() => Number(document.documentElement.dataset.pictures ?? 0) > 0");
+    region("Region 2").click();
+    assertThat(bench.number("Grow")).hasValue("6 px");
+    assertThat(bench.number("Density")).hasValue("80 %");
+    assertThat(bench.parts()).hasCount(2);
+    assertThat(region("Region 2")).containsText("2 passes");
+    page.getByLabel("Remove this region").click();
+    assertThat(region("Region 2")).hasCount(0);
+    assertThat(
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Switch on Tone")))
+        .hasCount(2);
+    region("Region 4").click();
+    page.getByLabel("Part 1: Brush, 2 strokes").click();
+    assertThat(page.getByLabel("Takes paint in: the whole picture")).isVisible();
+  }
+}

@@ -1,0 +1,80 @@
+package illuminar.server.recipe;
+
+import illuminar.core.region.Path;
+import illuminar.core.region.Point;
+import java.util.ArrayList;
+import java.util.List;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * Recipes saved by earlier versions lack what came later. Each is completed with what they meant.
+ */
+final class OlderRecipes {
+  private OlderRecipes() {}
+
+  /** The same recipe with nothing lacking; modified in place. */
+  static JsonNode completed(JsonNode recipe) {
+    for (JsonNode region : recipe.path("regions")) {
+      region((ObjectNode) region);
+    }
+    return recipe;
+  }
+
+  static void region(ObjectNode region) {
+    number(region, "grow", 0);
+    number(region, "edge", 0);
+    number(region, "density", 1);
+    for (JsonNode part : region.path("parts")) {
+      ObjectNode p = (ObjectNode) part;
+      number(p, "feather", 0);
+      number(p, "strength", 1);
+      flag(p, "invert");
+      flag(p, "off");
+      if (p.path("shape") instanceof ObjectNode shape) {
+        shape(shape);
+      }
+    }
+  }
+
+  private static void shape(ObjectNode shape) {
+    switch (shape.path("kind").asString("")) {
+      case "outline" -> flag(shape, "smooth");
+      case "burnt-light" -> number(shape, "bloom", 0);
+      case "brush" -> {
+        number(shape, "ceiling", 1);
+        if (!shape.has("limit")) {
+          shape.put("limit", "");
+        }
+        for (JsonNode stroke : shape.path("strokes")) {
+          stroke((ObjectNode) stroke);
+        }
+      }
+      default -> {}
+    }
+  }
+
+  /** Strokes once listed their points. */
+  private static void stroke(ObjectNode stroke) {
+    number(stroke, "stop", 0);
+    if (stroke.has("points") && !stroke.has("path")) {
+      List<Point> line = new ArrayList<>();
+      for (JsonNode p : stroke.remove("points")) {
+        line.add(new Point(p.path("x").asDouble(0), p.path("y").asDouble(0)));
+      }
+      stroke.put("path", Path.write(line));
+    }
+  }
+
+  private static void number(ObjectNode node, String name, double value) {
+    if (!node.has(name)) {
+      node.put(name, value);
+    }
+  }
+
+  private static void flag(ObjectNode node, String name) {
+    if (!node.has(name)) {
+      node.put(name, false);
+    }
+  }
+}

@@ -1,0 +1,105 @@
+package illuminar.server.web;
+
+import illuminar.core.recipe.Recipe;
+import illuminar.server.recipe.Kinds;
+import io.swagger.v3.oas.models.OpenAPI;
+import io.swagger.v3.oas.models.media.ArraySchema;
+import io.swagger.v3.oas.models.media.BooleanSchema;
+import io.swagger.v3.oas.models.media.IntegerSchema;
+import io.swagger.v3.oas.models.media.NumberSchema;
+import io.swagger.v3.oas.models.media.ObjectSchema;
+import io.swagger.v3.oas.models.media.Schema;
+import io.swagger.v3.oas.models.media.StringSchema;
+import java.lang.reflect.ParameterizedType;
+import java.lang.reflect.RecordComponent;
+import java.lang.reflect.Type;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+
+/** The recipe's schemas, made from the core's own records, so that they cannot differ. */
+final class RecipeSchemas {
+  private final OpenAPI api;
+
+  RecipeSchemas(OpenAPI api) {
+    this.api = api;
+  }
+
+  void add() {
+    schema(Recipe.class);
+    Schema<?> state = new ObjectSchema();
+    property(state, "recipe", ref(Recipe.class));
+    property(state, "revision", new IntegerSchema());
+    property(state, "edition", new IntegerSchema());
+    property(state, "canUndo", new BooleanSchema());
+    property(state, "canRedo", new BooleanSchema());
+    property(state, "said", new StringSchema());
+    api.getComponents().addSchemas("RecipeState", state);
+  }
+
+  private Schema<?> schema(Type type) {
+    if (type instanceof ParameterizedType list) {
+      return new ArraySchema().items(schema(list.getActualTypeArguments()[0]));
+    }
+    Class<?> c = (Class<?>) type;
+    if (c == String.class) {
+      return new StringSchema();
+    } else if (c == boolean.class) {
+      return new BooleanSchema();
+    } else if (c == int.class) {
+      return new IntegerSchema();
+    } else if (c == double.class) {
+      return new NumberSchema();
+    } else if (c.isEnum()) {
+      List<String> names = new ArrayList<>();
+      Arrays.stream(c.getEnumConstants()).forEach(e -> names.add(((Enum<?>) e).name()));
+      return new StringSchema()._enum(names);
+    }
+    if (!known(c)) {
+      // held before it is filled, for records that hold one another
+      api.getComponents().addSchemas(c.getSimpleName(), new ObjectSchema());
+      api.getComponents()
+          .addSchemas(c.getSimpleName(), c.isInterface() ? either(c) : record(c, ""));
+    }
+    return ref(c);
+  }
+
+  private final List<String> made = new ArrayList<>();
+
+  private boolean known(Class<?> c) {
+    boolean known = made.contains(c.getSimpleName());
+    made.add(c.getSimpleName());
+    return known;
+  }
+
+  private Schema<?> either(Class<?> choice) {
+    Schema<?> either = new Schema<>();
+    Kinds.of(choice)
+        .forEach(
+            (type, kind) -> {
+              api.getComponents().addSchemas(type.getSimpleName(), record(type, kind));
+              either.addOneOfItem(ref(type));
+            });
+    return either;
+  }
+
+  private Schema<?> record(Class<?> type, String kind) {
+    Schema<?> out = new ObjectSchema();
+    if (!kind.isEmpty()) {
+      property(out, "kind", new StringSchema()._enum(List.of(kind)));
+    }
+    for (RecordComponent c : type.getRecordComponents()) {
+      property(out, c.getName(), schema(c.getGenericType()));
+    }
+    return out;
+  }
+
+  private static void property(Schema<?> of, String name, Schema<?> schema) {
+    of.addProperty(name, schema);
+    of.addRequiredItem(name);
+  }
+
+  private static Schema<?> ref(Class<?> type) {
+    return new Schema<>().$ref("#/components/schemas/" + type.getSimpleName());
+  }
+}

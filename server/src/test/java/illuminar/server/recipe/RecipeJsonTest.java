@@ -1,0 +1,78 @@
+package illuminar.server.recipe;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import illuminar.core.recipe.Recipe;
+import illuminar.core.region.Part;
+import illuminar.core.region.Path;
+import illuminar.core.region.Point;
+import illuminar.core.region.Region;
+import illuminar.core.region.Shape;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+
+class RecipeJsonTest {
+  private final RecipeJson json = new RecipeJson();
+
+  /** What an earlier version saved opens with what it meant then. */
+  @Test
+  void olderRecipesAreCompleted() {
+    Recipe recipe =
+        json.read(
+            """
+            {"ground": {"kind": "one-frame", "frame": "a"}, "passes": [], "regions": [
+              {"id": "r", "name": "R", "feather": 4, "invert": true, "parts": [
+                {"id": "o", "combine": "ADD", "shape": {"kind": "outline", "points": []}},
+                {"id": "l", "combine": "ADD", "shape": {"kind": "burnt-light", "frame": "a", "reach": 0.4}},
+                {"id": "b", "combine": "TAKE_AWAY", "shape": {"kind": "brush", "strokes": [
+                  {"radius": 0.1, "softness": 0, "flow": 1, "takeAway": false,
+                   "points": [{"x": 0.25, "y": 0.5}, {"x": 0.3, "y": 0.4}]}]}}]}]}
+            """);
+    Region region = recipe.regions().get(0);
+    assertThat(region.density()).isEqualTo(1);
+    assertThat(region.grow()).isZero();
+    assertThat(region.parts()).allMatch(p -> p.strength() == 1 && !p.off() && !p.invert());
+    Shape.Brush brush = (Shape.Brush) region.parts().get(2).shape();
+    assertThat(brush.ceiling()).isEqualTo(1);
+    assertThat(Path.read(brush.strokes().get(0).path()).points())
+        .containsExactly(new Point(0.25, 0.5), new Point(0.3, 0.4));
+    assertThat(json.read(json.write(recipe))).isEqualTo(recipe);
+  }
+
+  /** CRAFT: detailed masks make files huge; ours are what was done. The bound is our goal. */
+  @Test
+  void twoHundredStrokesStaySmall() {
+    Random random = new Random(1);
+    List<Shape.Stroke> strokes = new ArrayList<>();
+    for (int k = 0; k < 200; k++) {
+      List<Point> line = new ArrayList<>();
+      double x = random.nextDouble();
+      double y = 0.6 * random.nextDouble();
+      for (int i = 0; i < 10; i++) {
+        line.add(new Point(x += 0.02 * random.nextGaussian(), y += 0.02 * random.nextGaussian()));
+      }
+      strokes.add(new Shape.Stroke(0.01234, 0.5, 0.82, k % 5 == 0, 18, Path.write(line)));
+    }
+    Part part = new Part("p", Part.Combine.ADD, new Shape.Brush(strokes));
+    Region region = new Region("r", "Strokes", List.of(part), 0, false);
+    assertThat(json.write(region).length()).isLessThan(40_000);
+  }
+
+  @Test
+  void whatCannotBeReadIsNamed() {
+    assertThatThrownBy(
+            () ->
+                json.read(
+                    """
+                    {"ground": {"kind": "one-frame", "frame": "a"}, "passes": [], "regions": [
+                      {"id": "a", "name": "Wall", "feather": 0, "invert": false, "parts": [
+                        {"id": "p", "combine": "ADD", "shape": {"kind": "other-region", "region": "a"}}]}]}
+                    """))
+        .hasMessageContaining("region Wall uses itself");
+    assertThatThrownBy(() -> json.read("{\"ground\": {\"kind\": \"clay\"}}"))
+        .hasMessageContaining("clay");
+  }
+}
