@@ -159,7 +159,10 @@ final class ViewProof {
   private void panes() {
     float[] found =
         renderer
-            .region(recipe.regions().get(0), Raster.whole(truth.width(), truth.height(), 1))
+            .region(
+                recipe,
+                recipe.regions().get(0).id(),
+                Raster.whole(truth.width(), truth.height(), 1))
             .copy();
     double both = 0;
     double either = 0;
@@ -289,7 +292,7 @@ final class ViewProof {
         }
       }
     }
-    double step = Math.abs(view[0] / view[1] - barTone / bar[1]);
+    double step = Math.max(Overshoot.LEAST_STEP, Math.abs(view[0] / view[1] - barTone / bar[1]));
     return 100 * (bar[0] / bar[1] - frame[0] / frame[1]) / step;
   }
 

@@ -24,7 +24,7 @@ class ShippedFramesTest {
   private static final Path LINEAR = Path.of("../demo/linear");
 
   private static Radiance truth(View view) throws Exception {
-    return RadianceFile.unpack(Path.of("../demo/truth", view.name() + ".radiance.gz"));
+    return RadianceFile.unpack(Path.of("../demo/truth"), view.name());
   }
 
   static List<View> views() {

@@ -22,7 +22,7 @@ class TruthKitTest {
   @TempDir Path dir;
 
   private static Radiance shipped(String name) throws Exception {
-    return RadianceFile.unpack(Path.of("../demo/truth", name + ".radiance.gz"));
+    return RadianceFile.unpack(Path.of("../demo/truth"), name);
   }
 
   /** value = mantissa / 256 × 2^(exponent − 128). Source: Ward, "Real pixels", 1991. */
@@ -57,8 +57,8 @@ class TruthKitTest {
             List.of("a"),
             new float[][] {values});
     Radiance r = new Radiance(4, 3, List.of("sun"), new float[][][] {three}, truth);
-    RadianceFile.pack(dir.resolve("r.gz"), r);
-    Radiance back = RadianceFile.unpack(dir.resolve("r.gz"));
+    RadianceFile.pack(dir, "r", r);
+    Radiance back = RadianceFile.unpack(dir, "r");
     for (int i = 0; i < values.length; i++) {
       float expected = Math.min(65504, values[i]);
       float most = Math.abs(expected) * 0.002f + 2e-7f;

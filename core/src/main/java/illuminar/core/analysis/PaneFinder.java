@@ -55,6 +55,7 @@ final class PaneFinder {
     }
     close(mask, w, h, light);
     reach(mask, dim, w, h);
+    Reveals.remove(mask, w, h, dark, response, typical);
     int count = keepPanes(mask, w, h, dark, light, 0.3f * typical, response);
     if (count > 0 && typical < STANDS_OUT * quantile(mask, false, light, 0.5, Float.MAX_VALUE)) {
       // a sunlit wall beside its shade burns as well, but no view stands so little over a room

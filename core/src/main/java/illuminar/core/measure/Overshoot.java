@@ -51,6 +51,12 @@ public final class Overshoot {
   }
 
   /**
+   * A smaller step counts as this, L*: a fiftieth of it is less than anyone sees, however small the
+   * step itself.
+   */
+  public static final double LEAST_STEP = 20;
+
+  /**
    * Adds one edge point's rise at each distance; returns its step, or 0 where there is none to
    * speak of.
    */
@@ -82,7 +88,7 @@ public final class Overshoot {
       double own = expected.at(x + d[0] * k, y + d[1] * k) - plain;
       rise[k] += way * (tone.at(x + d[0] * k, y + d[1] * k) - settled - own);
     }
-    return Math.abs(step);
+    return Math.max(LEAST_STEP, Math.abs(step));
   }
 
   /** The last inside pixel before a clean outside run in a direction. */

@@ -195,7 +195,7 @@ class PassTest {
   void valuesOutOfRangeAreRefusedByName() {
     assertThatThrownBy(() -> new Tone(9, 0, 0, 0))
         .hasMessageContaining("Exposure")
-        .hasMessageContaining("-5");
+        .hasMessageContaining("−5");
     assertThatThrownBy(() -> new BringFrame("w", 0, 99)).hasMessageContaining("Edge width");
     assertThatThrownBy(() -> new Pass("p", true, Tone.NONE, Where.EVERYWHERE, Gate.ALL, 2, ""))
         .hasMessageContaining("strength");

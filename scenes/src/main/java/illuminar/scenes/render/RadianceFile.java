@@ -13,6 +13,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.zip.GZIPInputStream;
 import java.util.zip.GZIPOutputStream;
@@ -60,7 +61,8 @@ public final class RadianceFile {
         head.append((char) one.get(0));
         one.clear();
       }
-      return of(head.toString(), (count, n) -> planes(in, count, n));
+      Planes planes = (count, n) -> planes(in, count, n);
+      return of(head.toString(), planes, planes);
     }
   }
 
@@ -78,7 +80,7 @@ public final class RadianceFile {
         .getBytes(StandardCharsets.US_ASCII);
   }
 
-  private static Radiance of(String head, Planes in) throws IOException {
+  private static Radiance of(String head, Planes ofLights, Planes ofSurfaces) throws IOException {
     String[] words = head.split(";", -1);
     int w = Integer.parseInt(words[0]);
     int h = Integer.parseInt(words[1]);
@@ -86,51 +88,67 @@ public final class RadianceFile {
     List<String> parts = words[3].isEmpty() ? List.of() : List.of(words[3].split(","));
     float[][][] lights = new float[names.size()][][];
     for (int i = 0; i < lights.length; i++) {
-      lights[i] = in.next(3, w * h);
+      lights[i] = ofLights.next(3, w * h);
     }
-    float[][] truth = in.next(Truth.FIXED + parts.size(), w * h);
+    float[][] truth = ofSurfaces.next(Truth.FIXED + parts.size(), w * h);
     return new Radiance(w, h, names, lights, Truth.of(parts, List.of(truth)));
   }
 
-  /** Writes the same packed: 16-bit floats in a gzip stream, for what ships. */
-  public static void pack(Path path, Radiance radiance) throws IOException {
-    Files.createDirectories(path.toAbsolutePath().getParent());
+  /**
+   * Writes the same packed, for what ships: 16-bit floats in two gzip streams, the lights in {@code
+   * <name>.lights.gz} and what is known of the surfaces in {@code <name>.surfaces.gz}.
+   */
+  public static void pack(Path folder, String name, Radiance radiance) throws IOException {
+    Files.createDirectories(folder);
+    List<float[]> lights = new ArrayList<>();
+    for (float[][] light : radiance.lights()) {
+      lights.addAll(List.of(light));
+    }
+    pack(folder.resolve(name + LIGHTS), head(radiance), lights);
+    pack(folder.resolve(name + SURFACES), new byte[0], radiance.truth().planes());
+  }
+
+  private static final String LIGHTS = ".lights.gz";
+  private static final String SURFACES = ".surfaces.gz";
+
+  private static void pack(Path path, byte[] head, List<float[]> planes) throws IOException {
     try (OutputStream out =
         new GZIPOutputStream(new BufferedOutputStream(Files.newOutputStream(path)))) {
-      out.write(head(radiance));
-      for (float[][] light : radiance.lights()) {
-        for (float[] plane : light) {
-          out.write(Half.bytes(plane));
-        }
-      }
-      for (float[] plane : radiance.truth().planes()) {
+      out.write(head);
+      for (float[] plane : planes) {
         out.write(Half.bytes(plane));
       }
     }
   }
 
   /** Reads what {@link #pack} wrote. */
-  public static Radiance unpack(Path path) throws IOException {
-    try (InputStream in =
-        new GZIPInputStream(new BufferedInputStream(Files.newInputStream(path)))) {
+  public static Radiance unpack(Path folder, String name) throws IOException {
+    try (InputStream lights = packed(folder.resolve(name + LIGHTS));
+        InputStream surfaces = packed(folder.resolve(name + SURFACES))) {
       StringBuilder head = new StringBuilder();
-      for (int b = in.read(); b != '\n' && b >= 0; b = in.read()) {
+      for (int b = lights.read(); b != '\n' && b >= 0; b = lights.read()) {
         head.append((char) b);
       }
-      return of(
-          head.toString(),
-          (count, n) -> {
-            float[][] planes = new float[count][];
-            for (int k = 0; k < count; k++) {
-              byte[] bytes = in.readNBytes(2 * n);
-              if (bytes.length < 2 * n) {
-                throw new IOException("packed radiance ends early");
-              }
-              planes[k] = Half.floats(bytes);
-            }
-            return planes;
-          });
+      return of(head.toString(), packed(lights), packed(surfaces));
     }
+  }
+
+  private static InputStream packed(Path path) throws IOException {
+    return new GZIPInputStream(new BufferedInputStream(Files.newInputStream(path)));
+  }
+
+  private static Planes packed(InputStream in) {
+    return (count, n) -> {
+      float[][] planes = new float[count][];
+      for (int k = 0; k < count; k++) {
+        byte[] bytes = in.readNBytes(2 * n);
+        if (bytes.length < 2 * n) {
+          throw new IOException("packed radiance ends early");
+        }
+        planes[k] = Half.floats(bytes);
+      }
+      return planes;
+    };
   }
 
   private static float[][] planes(FileChannel in, int count, int n) throws IOException {

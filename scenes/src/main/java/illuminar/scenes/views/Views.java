@@ -72,17 +72,17 @@ public final class Views {
     float[] all = {1, 1, 1, 0, 0};
     Burst burst =
         new Burst(120, MORNING.plusMinutes(21), 8, 100)
-            .frame(1 / 30.0, Similarity.of(0.004, 1, 0.21, -0.14), all)
-            .frame(1 / 8.0, Similarity.of(0.002, 1, 0.09, 0.05), all)
-            .frame(0.5, Similarity.NONE, all)
-            .frame(2.0, Similarity.of(-0.005, 1, -0.33, 0.19), all)
-            .frame(8.0, Similarity.of(-0.010, 1, -0.52, 0.41), all)
+            .frame(1 / 60.0, Similarity.of(0.004, 1, 0.21, -0.14), all)
+            .frame(1 / 15.0, Similarity.of(0.002, 1, 0.09, 0.05), all)
+            .frame(0.25, Similarity.NONE, all)
+            .frame(1.0, Similarity.of(-0.005, 1, -0.33, 0.19), all)
+            .frame(4.0, Similarity.of(-0.010, 1, -0.52, 0.41), all)
             .pause(7)
-            .frame(0.5, Similarity.of(0.007, 1, 0.61, -0.27), 1, 0, 0, 0, 0)
+            .frame(0.25, Similarity.of(0.007, 1, 0.61, -0.27), 1, 0, 0, 0, 0)
             .pause(31)
-            .flash(0.5, Similarity.of(0.008, 1, 0.74, -0.36), 1, 1, 1, 1, 0)
+            .flash(0.25, Similarity.of(0.008, 1, 0.74, -0.36), 1, 1, 1, 1, 0)
             .pause(9)
-            .flash(0.5, Similarity.of(0.010, 1, 0.83, -0.41), 1, 1, 1, 0, 1);
+            .flash(0.25, Similarity.of(0.010, 1, 0.83, -0.41), 1, 1, 1, 0, 1);
     return new View(
         "Long table room",
         "long-table-room",
