@@ -26,6 +26,7 @@ export type Gate = Schemas["Gate"];
 export type Ground = Schemas["Ground"];
 export type Kind = Schemas["Kind"];
 export type PartKind = Schemas["PartKind"];
+export type Offer = Schemas["Offer"];
 export type Control = Schemas["Number"];
 export type Job = Schemas["Told"];
 export type Role = Frame["role"];

@@ -132,6 +132,22 @@ export interface paths {
         patch: operations["rename"];
         trace?: never;
     };
+    "/api/views/{id}/lights": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["lights"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/views/{id}/history": {
         parameters: {
             query?: never;
@@ -462,6 +478,13 @@ export interface components {
             height: number;
             frames: components["schemas"]["FrameCard"][];
         };
+        Offer: {
+            name: string;
+            with: string;
+            without: string;
+            usable: boolean;
+            said: string;
+        };
         Said: {
             /** Format: int32 */
             revision: number;
@@ -529,6 +552,10 @@ export interface components {
             name: string;
             reason: string;
         };
+        Choice: {
+            name: string;
+            options: string[];
+        };
         Kind: {
             kind: string;
             name: string;
@@ -536,6 +563,8 @@ export interface components {
             sentence: string;
             asksRegion: boolean;
             controls: components["schemas"]["Number"][];
+            frames: string[];
+            choices: components["schemas"]["Choice"][];
         };
         Number: {
             name: string;
@@ -716,13 +745,36 @@ export interface components {
             strength: number;
             why: string;
         };
-        Move: components["schemas"]["BringFrame"] | components["schemas"]["Tone"];
+        Move: components["schemas"]["BringFrame"] | components["schemas"]["LayFrame"] | components["schemas"]["MixLight"] | components["schemas"]["Tone"];
         BringFrame: {
             /** @enum {string} */
             kind: "bring-frame";
             frame: string;
             over: number;
             edge: number;
+        };
+        LayFrame: {
+            /** @enum {string} */
+            kind: "lay-frame";
+            frame: string;
+            /** @enum {string} */
+            mode: "NORMAL" | "LIGHTEN" | "DARKEN" | "MULTIPLY" | "SCREEN" | "SOFT_LIGHT" | "LUMINOSITY" | "COLOUR";
+            exposure: number;
+            warmer: number;
+            tint: number;
+            highlights: number;
+            shadows: number;
+            contrast: number;
+            saturation: number;
+        };
+        MixLight: {
+            /** @enum {string} */
+            kind: "mix-light";
+            with: string;
+            without: string;
+            light: number;
+            warmer: number;
+            tint: number;
         };
         Tone: {
             /** @enum {string} */
@@ -1061,6 +1113,28 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["ViewSheet"];
+                };
+            };
+        };
+    };
+    lights: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Offer"][];
                 };
             };
         };

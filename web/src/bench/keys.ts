@@ -17,7 +17,7 @@ import {
 
 /** All keys of the bench, for the list and for the hands. */
 export const KEYS: { keys: string; does: string }[] = [
-  { keys: "1 2 3 5", does: "stages Frames, Ground, Windows, Tone" },
+  { keys: "1 2 3 4 5", does: "stages Frames, Ground, Windows, Lights, Tone" },
   { keys: ", .", does: "down and up the ladder" },
   { keys: "hold B", does: "before: the ground alone" },
   { keys: "V", does: "veil on and off" },

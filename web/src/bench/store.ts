@@ -431,11 +431,16 @@ export function moveControl(id: string, name: string, value: number) {
   }));
 }
 
-/** Adds a pass of a kind with careful values. */
-export function addPass(kind: Kind, frame: string, region: string) {
+/**
+ * Adds a pass of a kind with careful values.
+ *
+ * @param given frames and choices by name; the first choice where none is given
+ */
+export function addPass(kind: Kind, region: string, given: Record<string, string>) {
   const move: Record<string, unknown> = { kind: kind.kind };
   kind.controls.forEach((c) => (move[c.name] = c.careful));
-  if (kind.kind === "bring-frame") move.frame = frame;
+  kind.choices.forEach((c) => (move[c.name] = given[c.name] ?? c.options[0]));
+  kind.frames.forEach((name) => (move[name] = given[name] ?? ""));
   const pass: Pass = {
     id: newId(),
     on: true,

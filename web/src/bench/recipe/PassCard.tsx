@@ -1,4 +1,4 @@
-import { Box, IconButton, Tooltip, Typography } from "@mui/material";
+import { Box, IconButton, MenuItem, MenuList, Tooltip, Typography } from "@mui/material";
 import ArrowDownward from "@mui/icons-material/ArrowDownward";
 import ArrowUpward from "@mui/icons-material/ArrowUpward";
 import DeleteOutline from "@mui/icons-material/DeleteOutlineOutlined";
@@ -7,7 +7,7 @@ import RadioButtonUnchecked from "@mui/icons-material/LightModeOutlined";
 import type { Kind, Pass } from "../../api/client";
 import { amount } from "../../kit/Scale";
 import { look } from "../../theme";
-import { change, changePass, put, removePass, reorderPass, select, settle, useBench } from "../store";
+import { changePass, put, removePass, reorderPass, select, settle, useBench } from "../store";
 import { frameName, gateWords, numbers, strengthWords } from "../words";
 import { FrameChooser, GateEditor, NumberEditor, RegionChooser, StrengthEditor } from "./editors";
 import { Word } from "./Word";
@@ -91,7 +91,6 @@ export function PassCard({ pass, kind }: { pass: Pass; kind: Kind }) {
 
 /** The catalogue's sentence with its words made into controls. */
 function Sentence({ pass, kind }: { pass: Pass; kind: Kind }) {
-  const sheet = useBench((s) => s.sheet!);
   const recipe = useBench((s) => s.recipe!);
   const region = recipe.regions.find((r) => r.id === pass.where.region);
   const words = kind.sentence.split(/(\{\w+\})/).filter(Boolean);
@@ -100,35 +99,9 @@ function Sentence({ pass, kind }: { pass: Pass; kind: Kind }) {
       {words.map((w, i) => {
         const name = w.match(/^\{(\w+)\}$/)?.[1];
         if (!name) return <span key={i}>{w}</span>;
-        if (name === "frame") {
-          const frame = (pass.move as { frame: string }).frame;
-          return (
-            <Word
-              key={i}
-              label="Frame"
-              text={frameName(
-                sheet.frames.find((f) => f.id === frame),
-                sheet.frames,
-              )}
-            >
-              {(close) => (
-                <FrameChooser
-                  value={frame}
-                  onPick={(id) => {
-                    change((r) => ({
-                      ...r,
-                      passes: r.passes.map((p) =>
-                        p.id === pass.id ? { ...p, move: { ...p.move, frame: id } as Pass["move"] } : p,
-                      ),
-                    }));
-                    settle();
-                    close();
-                  }}
-                />
-              )}
-            </Word>
-          );
-        }
+        if (kind.frames.includes(name)) return <FrameWord key={i} pass={pass} name={name} />;
+        const choice = kind.choices.find((c) => c.name === name);
+        if (choice) return <ChoiceWord key={i} pass={pass} name={name} options={choice.options} />;
         if (name === "region") {
           const text = region
             ? pass.where.outside
@@ -175,5 +148,60 @@ function Sentence({ pass, kind }: { pass: Pass; kind: Kind }) {
         );
       })}
     </Typography>
+  );
+}
+
+function changeWord(pass: Pass, name: string, value: string) {
+  changePass(pass.id, { move: { ...pass.move, [name]: value } as Pass["move"] });
+  settle();
+}
+
+/** A frame in the sentence. */
+function FrameWord({ pass, name }: { pass: Pass; name: string }) {
+  const frames = useBench((s) => s.sheet!.frames);
+  const id = (pass.move as unknown as Record<string, string>)[name];
+  const frame = frames.find((f) => f.id === id);
+  return (
+    <Word
+      label={name === "frame" ? "Frame" : `Frame ${name}`}
+      text={id ? frameName(frame, frames) : "nothing"}
+    >
+      {(close) => (
+        <FrameChooser
+          value={id}
+          onPick={(picked) => {
+            changeWord(pass, name, picked);
+            close();
+          }}
+        />
+      )}
+    </Word>
+  );
+}
+
+const plain = (option: string) => option.toLowerCase().replace("_", " ");
+
+/** A closed choice in the sentence. */
+function ChoiceWord({ pass, name, options }: { pass: Pass; name: string; options: string[] }) {
+  const value = (pass.move as unknown as Record<string, string>)[name];
+  return (
+    <Word label={name[0].toUpperCase() + name.slice(1)} text={plain(value)}>
+      {(close) => (
+        <MenuList autoFocus aria-label={name}>
+          {options.map((o) => (
+            <MenuItem
+              key={o}
+              selected={o === value}
+              onClick={() => {
+                changeWord(pass, name, o);
+                close();
+              }}
+            >
+              {plain(o)}
+            </MenuItem>
+          ))}
+        </MenuList>
+      )}
+    </Word>
   );
 }

@@ -5,6 +5,7 @@ import { look } from "../../theme";
 import { addPass, useBench } from "../store";
 import { bytes, frameName } from "../words";
 import { GroundCard } from "./GroundCard";
+import { Lights } from "./Lights";
 import { PassCard } from "./PassCard";
 import { RegionCard } from "../regions/RegionCard";
 
@@ -63,12 +64,15 @@ export function RecipePanel() {
   const lost = frames.filter((f) => !f.sure);
   const stages = [
     { number: "3", name: "Windows" },
+    { number: "4", name: "Lights" },
     { number: "5", name: "Tone" },
   ];
   const add = (kind: Kind) => {
     const window =
       frames.find((f) => f.role === "WINDOW") ?? [...frames].sort((a, b) => a.stops - b.stops)[0];
-    addPass(kind, window.id, kind.asksRegion ? s.region || (s.recipe!.regions[0]?.id ?? "") : "");
+    const anchorId = frames.find((f) => f.anchor)?.id ?? window.id;
+    const frame = kind.stage === "Windows" ? window.id : anchorId;
+    addPass(kind, kind.asksRegion ? s.region || (s.recipe!.regions[0]?.id ?? "") : "", { frame });
   };
   return (
     <Box
@@ -109,15 +113,18 @@ export function RecipePanel() {
             {passes.map((p) => (
               <PassCard key={p.id} pass={p} kind={kinds.find((k) => k.kind === p.move.kind)!} />
             ))}
-            {kinds.map((k) => (
-              <Button
-                key={k.kind}
-                onClick={() => add(k)}
-                sx={{ ml: "22px", mt: 0.5, px: 1, py: 0.1, fontSize: 12 }}
-              >
-                {passes.length === 0 ? k.name : `Another: ${k.name.toLowerCase()}`}
-              </Button>
-            ))}
+            {stage.name === "Lights" && <Lights />}
+            {kinds
+              .filter((k) => k.frames.length < 2)
+              .map((k) => (
+                <Button
+                  key={k.kind}
+                  onClick={() => add(k)}
+                  sx={{ ml: "22px", mt: 0.5, px: 1, py: 0.1, fontSize: 12 }}
+                >
+                  {passes.length === 0 ? k.name : `Another: ${k.name.toLowerCase()}`}
+                </Button>
+              ))}
           </Stage>
         );
       })}

@@ -135,7 +135,7 @@ export function Stage() {
         const frame = e.dataTransfer.getData("text/frame");
         const s = useBench.getState();
         const kind = s.kinds.find((k) => k.kind === "bring-frame");
-        if (frame && kind) addPass(kind, frame, s.region);
+        if (frame && kind) addPass(kind, s.region, { frame });
       }}
     >
       <canvas ref={canvas} style={{ display: "block", position: "absolute", inset: 0 }} />

@@ -4,7 +4,7 @@ import illuminar.core.render.Below;
 import illuminar.core.render.Ready;
 
 /** What a pass does: data only. Every kind is listed in {@link Catalogue}. */
-public sealed interface Move permits BringFrame, Tone {
+public sealed interface Move permits BringFrame, LayFrame, MixLight, Tone {
 
   /** Looks at the picture below and makes everything ready to work on tiles. */
   Ready prepare(Below below);

@@ -1,7 +1,6 @@
 package illuminar.core.recipe;
 
 import illuminar.core.control.Numbers;
-import illuminar.core.pass.BringFrame;
 import illuminar.core.pass.Catalogue;
 import illuminar.core.pass.Gate;
 import illuminar.core.pass.Pass;
@@ -27,8 +26,15 @@ public final class Sentence {
           text.replace(
               "{" + number.name() + "}", amount(value(pass, number.name()), number.unit()));
     }
-    if (pass.move() instanceof BringFrame bring) {
-      text = text.replace("{frame}", frameName.apply(bring.frame()));
+    for (String frame : kind.frames()) {
+      String id = (String) component(pass, frame);
+      text = text.replace("{" + frame + "}", id.isEmpty() ? "nothing" : frameName.apply(id));
+    }
+    for (Catalogue.Choice choice : kind.choices()) {
+      text =
+          text.replace(
+              "{" + choice.name() + "}",
+              component(pass, choice.name()).toString().toLowerCase(Locale.ROOT).replace('_', ' '));
     }
     return text.replace("{region}", where(pass, recipe))
         .replace("{gate}", tones(pass.gate()))
@@ -37,10 +43,22 @@ public final class Sentence {
 
   /** The value of one of the pass's controls. */
   public static double value(Pass pass, String control) {
+    return ((Number) component(pass, control)).doubleValue();
+  }
+
+  /** The ids of the frames that a pass takes light from. */
+  public static List<String> frames(Pass pass) {
+    return Catalogue.of(pass.move()).frames().stream()
+        .map(name -> (String) component(pass, name))
+        .filter(id -> !id.isEmpty())
+        .toList();
+  }
+
+  private static Object component(Pass pass, String control) {
     for (RecordComponent c : pass.move().getClass().getRecordComponents()) {
       if (c.getName().equals(control)) {
         try {
-          return ((Number) c.getAccessor().invoke(pass.move())).doubleValue();
+          return c.getAccessor().invoke(pass.move());
         } catch (ReflectiveOperationException e) {
           throw new IllegalStateException(e);
         }

@@ -2,9 +2,9 @@ package illuminar.server.delivery;
 
 import illuminar.core.exposure.Exposure;
 import illuminar.core.ground.Ground;
-import illuminar.core.pass.BringFrame;
 import illuminar.core.pass.Pass;
 import illuminar.core.recipe.Recipe;
+import illuminar.core.recipe.Sentence;
 import illuminar.core.render.Renderer;
 import illuminar.files.Legend;
 import illuminar.server.Settings;
@@ -150,8 +150,8 @@ class DeliveryWork implements Work {
       used.add(one.frame());
     }
     for (Pass p : recipe.passes()) {
-      if (p.active() && p.move() instanceof BringFrame bring) {
-        used.add(bring.frame());
+      if (p.active()) {
+        used.addAll(Sentence.frames(p));
       }
     }
     FrameRow anchor =

@@ -41,14 +41,24 @@ class RecipeController {
       String stage,
       String sentence,
       boolean asksRegion,
-      List<Numbers.Number> controls) {}
+      List<Numbers.Number> controls,
+      List<String> frames,
+      List<Catalogue.Choice> choices) {}
 
   @GetMapping("/catalogue")
   List<Kind> catalogue() {
     return Catalogue.kinds().stream()
         .map(
             k ->
-                new Kind(k.kind(), k.name(), k.stage(), k.sentence(), k.asksRegion(), k.controls()))
+                new Kind(
+                    k.kind(),
+                    k.name(),
+                    k.stage(),
+                    k.sentence(),
+                    k.asksRegion(),
+                    k.controls(),
+                    k.frames(),
+                    k.choices()))
         .toList();
   }
 
