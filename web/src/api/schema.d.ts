@@ -324,6 +324,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/catalogue/grounds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["grounds"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/card/{name}/thumb": {
         parameters: {
             query?: never;
@@ -580,7 +596,7 @@ export interface components {
             careful: number;
             help: string;
         };
-        PartKind: {
+        Numbered: {
             kind: string;
             name: string;
             controls: components["schemas"]["Number"][];
@@ -590,11 +606,15 @@ export interface components {
             regions: components["schemas"]["Region"][];
             passes: components["schemas"]["Pass"][];
         };
-        Ground: components["schemas"]["EvenBlend"] | components["schemas"]["OneFrame"];
+        Ground: components["schemas"]["EvenBlend"] | components["schemas"]["OneFrame"] | components["schemas"]["RadianceMerge"];
         EvenBlend: {
             /** @enum {string} */
             kind: "even-blend";
             frames: string[];
+            contrast: number;
+            saturation: number;
+            exposedness: number;
+            oneWhereMoving: boolean;
             calm: number;
             towards: string;
         };
@@ -602,6 +622,15 @@ export interface components {
             /** @enum {string} */
             kind: "one-frame";
             frame: string;
+        };
+        RadianceMerge: {
+            /** @enum {string} */
+            kind: "radiance-merge";
+            frames: string[];
+            exposure: number;
+            compression: number;
+            calm: number;
+            towards: string;
         };
         Region: {
             id: string;
@@ -1372,7 +1401,27 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["PartKind"][];
+                    "*/*": components["schemas"]["Numbered"][];
+                };
+            };
+        };
+    };
+    grounds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Numbered"][];
                 };
             };
         };

@@ -5,7 +5,7 @@ import {
   type Kind,
   type Look,
   type Part,
-  type PartKind,
+  type Numbered,
   type Pass,
   type Point,
   type Recipe,
@@ -74,7 +74,8 @@ interface Saved {
 export interface BenchState {
   sheet?: ViewSheet;
   kinds: Kind[];
-  partKinds: PartKind[];
+  partKinds: Numbered[];
+  groundKinds: Numbered[];
   recipe?: Recipe;
   saved: Saved;
   problem?: string;
@@ -113,6 +114,7 @@ export interface BenchState {
 const start: BenchState = {
   kinds: [],
   partKinds: [],
+  groundKinds: [],
   saved: { state: "saved", revision: 0, edition: 0, canUndo: false, canRedo: false, said: "" },
   connected: false,
   stage: { width: 0, height: 0 },
@@ -277,14 +279,15 @@ export function open(view: string): () => void {
   if (kept) set({ probes: JSON.parse(kept) as Probe[] });
   const load = async () => {
     try {
-      const [sheet, kinds, partKinds, state] = await Promise.all([
+      const [sheet, kinds, partKinds, groundKinds, state] = await Promise.all([
         ask<ViewSheet>(`/api/views/${view}`),
         ask<Kind[]>("/api/catalogue"),
-        ask<PartKind[]>("/api/catalogue/parts"),
+        ask<Numbered[]>("/api/catalogue/parts"),
+        ask<Numbered[]>("/api/catalogue/grounds"),
         ask<RecipeState>(`/api/views/${view}/recipe`),
       ]);
       if (left) return;
-      set({ sheet, kinds, partKinds });
+      set({ sheet, kinds, partKinds, groundKinds });
       take(state);
       preview = new Preview(view, {
         picture,
@@ -399,7 +402,15 @@ export async function resolve(keepMine: boolean) {
   refreshThumbs();
 }
 
-async function travel(way: "undo" | "redo") {
+let travelling: Promise<void> = Promise.resolve();
+
+/** One step through the history after the other, however fast the keys come. */
+function travel(way: "undo" | "redo"): Promise<void> {
+  travelling = travelling.then(() => go(way));
+  return travelling;
+}
+
+async function go(way: "undo" | "redo") {
   await saving;
   const { sheet, saved } = get();
   if (!sheet) return;

@@ -49,7 +49,7 @@ export function Ladder() {
   if (!sheet) return <Box />;
   const { placed, y, rungs } = place(sheet.frames, Math.max(300, height));
   const inUse = new Set<string>();
-  if (used?.ground.kind === "even-blend") used.ground.frames.forEach((f) => inUse.add(f));
+  if (used && used.ground.kind !== "one-frame") used.ground.frames.forEach((f) => inUse.add(f));
   if (used?.ground.kind === "one-frame") inUse.add(used.ground.frame);
   used?.passes.forEach((p) => p.on && p.move.kind === "bring-frame" && inUse.add(p.move.frame));
   return (

@@ -1,5 +1,6 @@
-import { Box, MenuItem, MenuList, Typography } from "@mui/material";
-import type { Ground } from "../../api/client";
+import { Box, Button, Checkbox, FormControlLabel, MenuItem, MenuList, Typography } from "@mui/material";
+import { useState } from "react";
+import type { Control, Ground } from "../../api/client";
 import { Scale } from "../../kit/Scale";
 import { change, put, settle, useBench } from "../store";
 import { frameName } from "../words";
@@ -19,7 +20,7 @@ const COUNT = [
   "nine frames",
 ];
 
-/** The ground as a sentence: an even blend, or one frame. */
+/** The ground as a sentence: an even blend, a radiance merge, or one frame. */
 export function GroundCard() {
   const sheet = useBench((s) => s.sheet!);
   const ground = useBench((s) => s.recipe!.ground);
@@ -32,18 +33,38 @@ export function GroundCard() {
       frames.find((f) => f.id === id),
       frames,
     );
+  const numbers = useBench((s) => s.groundKinds);
+  const several = { frames: ground.kind === "one-frame" ? ambient : ground.frames, towards: anchor };
+  const careful = (kind: Ground["kind"]) => ({
+    kind,
+    ...Object.fromEntries(
+      numbers.find((k) => k.kind === kind)?.controls.map((c) => [c.name, c.careful]) ?? [],
+    ),
+  });
+  const [open, setOpen] = useState(false);
   const kinds = (close: () => void) => (
     <MenuList autoFocus aria-label="Kind of ground">
       <MenuItem
         selected={ground.kind === "even-blend"}
         disabled={ambient.length < 2}
         onClick={() => {
-          to({ kind: "even-blend", frames: ambient, calm: 0, towards: anchor });
+          to({ ...careful("even-blend"), ...several, oneWhereMoving: true } as Ground);
           settle();
           close();
         }}
       >
         Blend the ambient frames evenly
+      </MenuItem>
+      <MenuItem
+        selected={ground.kind === "radiance-merge"}
+        disabled={ambient.length < 2}
+        onClick={() => {
+          to({ ...careful("radiance-merge"), ...several } as Ground);
+          settle();
+          close();
+        }}
+      >
+        Merge the ambient frames to their light
       </MenuItem>
       <MenuItem
         selected={ground.kind === "one-frame"}
@@ -84,68 +105,98 @@ export function GroundCard() {
     to({ ...ground, frames: frames.filter((f) => next.includes(f.id)).map((f) => f.id) });
     settle();
   };
+  const even = ground.kind === "even-blend";
+  const controls = numbers.find((k) => k.kind === ground.kind)?.controls ?? [];
+  const scale = (control: Control) => (
+    <Scale
+      key={control.name}
+      {...control}
+      value={(ground as unknown as Record<string, number>)[control.name]}
+      onMove={(v) => {
+        put({ moving: true });
+        to({ ...ground, [control.name]: v });
+      }}
+      onSettle={settle}
+    />
+  );
+  const calm = controls.find((c) => c.name === "calm");
   return (
-    <Typography component="div" sx={{ pl: "22px" }}>
-      <Word text="Blend" label="Ground">
-        {kinds}
-      </Word>{" "}
-      <Word
-        text={COUNT[ground.frames.length] ?? `${ground.frames.length} frames`}
-        label="Frames of the blend"
-      >
-        {() => (
-          <MenuList autoFocus aria-label="Frames of the blend">
-            {frames.map((f) => (
-              <MenuItem
-                key={f.id}
-                role="menuitemcheckbox"
-                aria-checked={ground.frames.includes(f.id)}
-                onClick={() => toggle(f.id)}
-              >
-                <span style={{ width: 20 }}>{ground.frames.includes(f.id) ? "✓" : ""}</span>
-                <Box component="img" src={`/api/frames/${f.id}/thumb`} alt="" sx={{ width: 54, mr: 1.25 }} />
-                {frameName(f, frames)}
-              </MenuItem>
-            ))}
-          </MenuList>
-        )}
-      </Word>{" "}
-      evenly, calmed{" "}
-      <Word text={`${Math.round(ground.calm * 100)} %`} label="Calm" tint="amount">
-        {() => (
-          <Box sx={{ p: 1.5, width: 300 }}>
-            <Scale
-              label="Calm"
-              unit="%"
-              from={0}
-              to={1}
-              step={0.01}
-              careful={0}
-              help="Mixes the blend back towards one real frame"
-              value={ground.calm}
-              onMove={(calm) => {
-                put({ moving: true });
-                to({ ...ground, calm });
+    <Box sx={{ pl: "22px" }}>
+      <Typography component="div">
+        <Word text={even ? "Blend" : "Merge"} label="Ground">
+          {kinds}
+        </Word>{" "}
+        <Word
+          text={COUNT[ground.frames.length] ?? `${ground.frames.length} frames`}
+          label="Frames of the blend"
+        >
+          {() => (
+            <MenuList autoFocus aria-label="Frames of the blend">
+              {frames.map((f) => (
+                <MenuItem
+                  key={f.id}
+                  role="menuitemcheckbox"
+                  aria-checked={ground.frames.includes(f.id)}
+                  onClick={() => toggle(f.id)}
+                >
+                  <span style={{ width: 20 }}>{ground.frames.includes(f.id) ? "✓" : ""}</span>
+                  <Box
+                    component="img"
+                    src={`/api/frames/${f.id}/thumb`}
+                    alt=""
+                    sx={{ width: 54, mr: 1.25 }}
+                  />
+                  {frameName(f, frames)}
+                </MenuItem>
+              ))}
+            </MenuList>
+          )}
+        </Word>{" "}
+        {even ? "evenly" : "to their light"}, calmed{" "}
+        <Word text={`${Math.round(ground.calm * 100)} %`} label="Calm" tint="amount">
+          {() => <Box sx={{ p: 1.5, width: 300 }}>{calm && scale(calm)}</Box>}
+        </Word>{" "}
+        towards{" "}
+        <Word text={name(ground.towards)} label="Calm towards">
+          {(close) => (
+            <FrameChooser
+              value={ground.towards}
+              onPick={(towards) => {
+                to({ ...ground, towards });
+                settle();
+                close();
               }}
-              onSettle={settle}
             />
-          </Box>
-        )}
-      </Word>{" "}
-      towards{" "}
-      <Word text={name(ground.towards)} label="Calm towards">
-        {(close) => (
-          <FrameChooser
-            value={ground.towards}
-            onPick={(towards) => {
-              to({ ...ground, towards });
-              settle();
-              close();
-            }}
-          />
-        )}
-      </Word>
-      .
-    </Typography>
+          )}
+        </Word>
+        .
+      </Typography>
+      <Button
+        onClick={() => setOpen(!open)}
+        aria-expanded={open}
+        sx={{ mt: 0.5, px: 1, py: 0.1, fontSize: 12 }}
+      >
+        {even ? "Weights and movement" : "Exposure and compression"}
+      </Button>
+      {open && (
+        <Box sx={{ mt: 0.5 }}>
+          {controls.filter((c) => c.name !== "calm").map(scale)}
+          {even && (
+            <FormControlLabel
+              control={
+                <Checkbox
+                  checked={ground.oneWhereMoving}
+                  onChange={(e) => {
+                    to({ ...ground, oneWhereMoving: e.target.checked });
+                    settle();
+                  }}
+                />
+              }
+              label="Moving things from one frame each"
+            />
+          )}
+        </Box>
+      )}
+    </Box>
   );
 }

@@ -6,11 +6,14 @@ import illuminar.core.frame.FrameRows;
 import illuminar.core.frame.Frames;
 import illuminar.core.ground.EvenBlendWork;
 import illuminar.core.ground.Ground;
+import illuminar.core.ground.GroundWork;
+import illuminar.core.ground.RadianceMergeWork;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Supplier;
 
 /**
  * Everything about a view that needs to see far and depends on the frames alone, computed once on a
@@ -26,7 +29,7 @@ public final class Analysis {
   private final Raster raster;
   private final Raster small;
   private final Map<String, Picture> drawn = new ConcurrentHashMap<>();
-  private final Map<Ground.EvenBlend, EvenBlendWork> blends = new ConcurrentHashMap<>();
+  private final Map<Ground, GroundWork> grounds = new ConcurrentHashMap<>();
   private final Map<String, Picture> smallDrawn = new ConcurrentHashMap<>();
   private final Map<String, Plane> lightStops = new ConcurrentHashMap<>();
   private volatile Panes panes;
@@ -99,14 +102,28 @@ public final class Analysis {
         .orElseThrow(() -> new IllegalArgumentException("the view has no frame " + id));
   }
 
+  /** An even blend made ready; kept. */
   public EvenBlendWork blend(Ground.EvenBlend blend) {
-    EvenBlendWork work = blends.get(blend);
+    return (EvenBlendWork) work(blend, () -> new EvenBlendWork(blend, this));
+  }
+
+  /** A ground of several frames made ready; kept. */
+  public GroundWork ground(Ground ground) {
+    if (ground instanceof Ground.EvenBlend blend) {
+      return blend(blend);
+    }
+    Ground.RadianceMerge merge = (Ground.RadianceMerge) ground;
+    return work(merge, () -> new RadianceMergeWork(merge, this));
+  }
+
+  private GroundWork work(Ground ground, Supplier<GroundWork> make) {
+    GroundWork work = grounds.get(ground);
     if (work == null) {
-      if (blends.size() > 3) {
-        blends.clear();
+      if (grounds.size() > 3) {
+        grounds.clear();
       }
-      work = new EvenBlendWork(blend, this);
-      blends.put(blend, work);
+      work = make.get();
+      grounds.put(ground, work);
     }
     return work;
   }

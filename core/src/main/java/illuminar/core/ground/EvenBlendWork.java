@@ -1,6 +1,7 @@
 package illuminar.core.ground;
 
 import illuminar.core.analysis.Analysis;
+import illuminar.core.analysis.Movement;
 import illuminar.core.colour.Space;
 import illuminar.core.colour.Srgb;
 import illuminar.core.frame.FrameRows;
@@ -23,7 +24,7 @@ import java.util.stream.Stream;
  * frames come back unchanged. Sources: {@link Fusion}; two scales after Li, Kang, Hu, "Image fusion
  * with guided filtering", 2013.
  */
-public final class EvenBlendWork {
+public final class EvenBlendWork implements GroundWork {
   /**
    * What every share loses before they are made to sum to 1 again: shares that cannot be seen go to
    * nothing, softly, and their frames need not be read.
@@ -42,7 +43,10 @@ public final class EvenBlendWork {
     this.analysis = analysis;
     List<Plane[]> codes =
         blend.frames().stream().map(id -> codes(analysis.draw(id, analysis.raster()))).toList();
-    weights = Fusion.weights(codes);
+    weights = Fusion.weights(codes, blend.contrast(), blend.saturation(), blend.exposedness());
+    if (blend.oneWhereMoving() && blend.frames().size() > 1) {
+      MovingThings.takeOneFrame(analysis.movement().disagreeing(Movement.CAREFUL), weights);
+    }
     leaveOutSmall(weights);
     blended = Fusion.blend(codes, weights);
     added = added(codes);
@@ -112,7 +116,7 @@ public final class EvenBlendWork {
     return blended;
   }
 
-  /** The ground at a raster, linear BT.2020. */
+  @Override
   public Picture draw(Raster raster) {
     Picture out = Picture.of(raster.width(), raster.height());
     boolean coarse = raster.scale() <= analysis.raster().scale() * 1.0001;

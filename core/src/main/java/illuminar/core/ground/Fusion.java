@@ -29,7 +29,19 @@ public final class Fusion {
    * @param frames three planes of codes for each exposure, all of one size; not modified
    */
   public static List<Plane> weights(List<Plane[]> frames) {
-    List<Plane> weights = frames.stream().parallel().map(Fusion::weight).toList();
+    return weights(frames, 1, 1, 1);
+  }
+
+  /**
+   * The same with exponents for contrast, saturation and exposedness, as in the paper's equation 3.
+   */
+  public static List<Plane> weights(
+      List<Plane[]> frames, double contrast, double saturation, double exposedness) {
+    List<Plane> weights =
+        frames.stream()
+            .parallel()
+            .map(f -> weight(f, (float) contrast, (float) saturation, (float) exposedness))
+            .toList();
     int n = weights.get(0).data().length;
     Bands.of(
         n,
@@ -48,7 +60,8 @@ public final class Fusion {
     return weights;
   }
 
-  private static Plane weight(Plane[] rgb) {
+  private static Plane weight(Plane[] rgb, float contrast, float saturation, float exposedness) {
+    boolean published = contrast == 1 && saturation == 1;
     int w = rgb[0].width();
     int h = rgb[0].height();
     Plane grey = Plane.of(w, h);
@@ -74,11 +87,19 @@ public final class Fusion {
         float spread =
             ((r - mean) * (r - mean) + (g - mean) * (g - mean) + (b - mean) * (b - mean)) / 3;
         float exposed = sq(r - 0.5f) + sq(g - 0.5f) + sq(b - 0.5f);
-        float shown = Stops.light(-exposed * LOG2_E / (2 * SIGMA * SIGMA));
-        out.data()[i] = (Math.abs(laplace) * (float) Math.sqrt(spread) + 1e-6f) * shown + 1e-12f;
+        float shown = Stops.light(-exposedness * exposed * LOG2_E / (2 * SIGMA * SIGMA));
+        float detail = Math.abs(laplace);
+        float colour = (float) Math.sqrt(spread);
+        float both =
+            published ? detail * colour : power(detail, contrast) * power(colour, saturation);
+        out.data()[i] = (both + 1e-6f) * shown + 1e-12f;
       }
     }
     return out;
+  }
+
+  private static float power(float x, float exponent) {
+    return exponent == 0 ? 1 : (float) Math.pow(x, exponent);
   }
 
   private static float sq(float x) {

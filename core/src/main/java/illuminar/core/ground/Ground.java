@@ -1,29 +1,153 @@
 package illuminar.core.ground;
 
+import illuminar.core.control.Control;
+import illuminar.core.control.Numbers;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
 
 /** The first complete picture, under everything else. */
 public sealed interface Ground {
 
+  /** Ids of all frames that it is made from. */
+  Set<String> sources();
+
   /** One frame as the camera rendered it. */
-  record OneFrame(String frame) implements Ground {}
+  record OneFrame(String frame) implements Ground {
+    @Override
+    public Set<String> sources() {
+      return Set.of(frame);
+    }
+  }
 
   /**
    * Several exposures blended by how well each shows a place.
    *
    * @param frames ids, at least one
+   * @param contrast weight of detail, as an exponent, 1 as published
+   * @param saturation weight of colourfulness
+   * @param exposedness weight of lying near the middle of the tones
+   * @param oneWhereMoving whether a thing that moves is taken from one frame alone
    * @param calm share of one real frame mixed back in, 0 to 1
    * @param towards the frame that calm mixes towards
    */
-  record EvenBlend(List<String> frames, double calm, String towards) implements Ground {
+  record EvenBlend(
+      List<String> frames,
+      @Control(
+              label = "Detail",
+              unit = "",
+              from = 0,
+              to = 3,
+              step = 0.05,
+              careful = 1,
+              help = "How much local contrast decides")
+          double contrast,
+      @Control(
+              label = "Colourfulness",
+              unit = "",
+              from = 0,
+              to = 3,
+              step = 0.05,
+              careful = 1,
+              help = "How much saturation decides")
+          double saturation,
+      @Control(
+              label = "Exposedness",
+              unit = "",
+              from = 0,
+              to = 3,
+              step = 0.05,
+              careful = 1,
+              help = "How much lying near the middle of the tones decides")
+          double exposedness,
+      boolean oneWhereMoving,
+      @Control(
+              label = "Calm",
+              unit = "%",
+              from = 0,
+              to = 1,
+              step = 0.01,
+              careful = 0,
+              help = "Mixes the blend back towards one real frame")
+          double calm,
+      String towards)
+      implements Ground {
     public EvenBlend {
       frames = List.copyOf(frames);
       if (frames.isEmpty()) {
         throw new IllegalArgumentException("an even blend needs at least one frame");
       }
-      if (!(calm >= 0 && calm <= 1)) {
-        throw new IllegalArgumentException("calm is a share between 0 and 1, not " + calm);
-      }
+      Numbers.check(EvenBlend.class, "contrast", contrast);
+      Numbers.check(EvenBlend.class, "saturation", saturation);
+      Numbers.check(EvenBlend.class, "exposedness", exposedness);
+      Numbers.check(EvenBlend.class, "calm", calm);
     }
+
+    /** With the published weights, moving things from wherever they show best. */
+    public EvenBlend(List<String> frames, double calm, String towards) {
+      this(frames, 1, 1, 1, false, calm, towards);
+    }
+
+    @Override
+    public Set<String> sources() {
+      return with(frames, calm, towards);
+    }
+  }
+
+  /**
+   * Several exposures merged to the light that they all measured, its wide differences compressed.
+   *
+   * @param frames ids, at least one
+   * @param exposure stops
+   * @param compression share of the wide differences of light that is taken out, 0 to 1
+   * @param calm share of one real frame mixed back in, 0 to 1
+   * @param towards the frame that calm mixes towards
+   */
+  record RadianceMerge(
+      List<String> frames,
+      @Control(label = "Exposure", unit = "st", from = -4, to = 4, step = 0.05, careful = 0)
+          double exposure,
+      @Control(
+              label = "Compression",
+              unit = "%",
+              from = 0,
+              to = 1,
+              step = 0.01,
+              careful = 0.55,
+              help = "How far bright and dark parts are brought together; texture stays")
+          double compression,
+      @Control(
+              label = "Calm",
+              unit = "%",
+              from = 0,
+              to = 1,
+              step = 0.01,
+              careful = 0,
+              help = "Mixes the merge back towards one real frame")
+          double calm,
+      String towards)
+      implements Ground {
+    public RadianceMerge {
+      frames = List.copyOf(frames);
+      if (frames.isEmpty()) {
+        throw new IllegalArgumentException("a radiance merge needs at least one frame");
+      }
+      Numbers.check(RadianceMerge.class, "exposure", exposure);
+      Numbers.check(RadianceMerge.class, "compression", compression);
+      Numbers.check(RadianceMerge.class, "calm", calm);
+    }
+
+    @Override
+    public Set<String> sources() {
+      return with(frames, calm, towards);
+    }
+  }
+
+  private static Set<String> with(List<String> frames, double calm, String towards) {
+    Set<String> all = new LinkedHashSet<>(frames);
+    if (calm > 0) {
+      all.add(towards);
+    }
+    return all;
   }
 }

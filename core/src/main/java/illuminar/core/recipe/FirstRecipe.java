@@ -23,7 +23,8 @@ public final class FirstRecipe {
     Ground ground =
         ambient.size() < 2
             ? new Ground.OneFrame(anchor)
-            : new Ground.EvenBlend(ambient.stream().map(Frame::id).toList(), 0, anchor);
+            : new Ground.EvenBlend(
+                ambient.stream().map(Frame::id).toList(), 1, 1, 1, true, 0, anchor);
     if (ambient.size() < 2) {
       return new Recipe(ground, List.of(), List.of());
     }

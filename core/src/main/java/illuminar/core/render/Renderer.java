@@ -248,8 +248,8 @@ public final class Renderer {
 
   private Picture ground(Ground ground, Raster raster) {
     Picture out = Picture.of(raster.width(), raster.height());
-    if (ground instanceof Ground.EvenBlend blend) {
-      analysis.blend(blend);
+    if (!(ground instanceof Ground.OneFrame)) {
+      analysis.ground(ground);
     }
     Bands.of(
         raster.height(),
@@ -271,7 +271,7 @@ public final class Renderer {
       EvenBlendWork.toWork(p);
       return p;
     }
-    return analysis.blend((Ground.EvenBlend) ground).draw(raster);
+    return analysis.ground(ground).draw(raster);
   }
 
   /** Receives finished tiles of a delivery, from several threads at once. */
@@ -291,8 +291,8 @@ public final class Renderer {
     int margin = plan.margin(0, plan.steps().size(), scale);
     int across = (whole.width() + tileWidth - 1) / tileWidth;
     int down = (whole.height() + tileHeight - 1) / tileHeight;
-    if (plan.ground() instanceof Ground.EvenBlend blend) {
-      analysis.blend(blend);
+    if (!(plan.ground() instanceof Ground.OneFrame)) {
+      analysis.ground(plan.ground());
     }
     IntStream.range(0, across * down)
         .parallel()

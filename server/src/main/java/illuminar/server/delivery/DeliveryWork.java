@@ -1,7 +1,6 @@
 package illuminar.server.delivery;
 
 import illuminar.core.exposure.Exposure;
-import illuminar.core.ground.Ground;
 import illuminar.core.pass.Pass;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.recipe.Sentence;
@@ -143,12 +142,7 @@ class DeliveryWork implements Work {
   }
 
   private Legend legend(View view, Recipe recipe, String copyright) {
-    Set<String> used = new HashSet<>();
-    if (recipe.ground() instanceof Ground.EvenBlend blend) {
-      used.addAll(blend.frames());
-    } else if (recipe.ground() instanceof Ground.OneFrame one) {
-      used.add(one.frame());
-    }
+    Set<String> used = new HashSet<>(recipe.ground().sources());
     for (Pass p : recipe.passes()) {
       if (p.active()) {
         used.addAll(Sentence.frames(p));

@@ -15,6 +15,13 @@ final class OlderRecipes {
 
   /** The same recipe with nothing lacking; modified in place. */
   static JsonNode completed(JsonNode recipe) {
+    if (recipe.path("ground") instanceof ObjectNode ground
+        && ground.path("kind").asString("").equals("even-blend")) {
+      number(ground, "contrast", 1);
+      number(ground, "saturation", 1);
+      number(ground, "exposedness", 1);
+      flag(ground, "oneWhereMoving");
+    }
     for (JsonNode region : recipe.path("regions")) {
       region((ObjectNode) region);
     }

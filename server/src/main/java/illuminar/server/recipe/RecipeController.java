@@ -1,6 +1,7 @@
 package illuminar.server.recipe;
 
 import illuminar.core.control.Numbers;
+import illuminar.core.ground.Ground;
 import illuminar.core.pass.Catalogue;
 import illuminar.core.region.Shape;
 import illuminar.server.account.Member;
@@ -62,13 +63,22 @@ class RecipeController {
         .toList();
   }
 
-  /** One kind of part as the interface needs it. */
-  record PartKind(String kind, String name, List<Numbers.Number> controls) {}
+  /** One kind of part or ground as the interface needs it. */
+  record Numbered(String kind, String name, List<Numbers.Number> controls) {}
 
   @GetMapping("/catalogue/parts")
-  List<PartKind> parts() {
-    return Kinds.of(Shape.class).entrySet().stream()
-        .map(k -> new PartKind(k.getValue(), words(k.getValue()), Numbers.of(k.getKey())))
+  List<Numbered> parts() {
+    return numbered(Shape.class);
+  }
+
+  @GetMapping("/catalogue/grounds")
+  List<Numbered> grounds() {
+    return numbered(Ground.class);
+  }
+
+  private static List<Numbered> numbered(Class<?> choice) {
+    return Kinds.of(choice).entrySet().stream()
+        .map(k -> new Numbered(k.getValue(), words(k.getValue()), Numbers.of(k.getKey())))
         .toList();
   }
 
