@@ -94,7 +94,7 @@ export const theme = createTheme({
       },
     },
     MuiTooltip: {
-      defaultProps: { enterDelay: 500 },
+      defaultProps: { enterDelay: 500, describeChild: true },
       styleOverrides: { tooltip: { backgroundColor: look.ink, fontSize: 12, borderRadius: 2 } },
     },
     MuiLinearProgress: {
