@@ -75,6 +75,9 @@ final class ViewProof {
       window();
       bars();
     }
+    if (view.name().equals("long-table-room")) {
+      new LightsProof(view, truth, table, analysis).all();
+    }
     preview();
   }
 

@@ -35,6 +35,28 @@ public final class LightsApart {
    */
   public record Offer(String name, String with, String without, boolean usable, String said) {}
 
+  /**
+   * The light that one frame has more than another, both at the same settings and pixels: linear
+   * light with the camera's primaries, 1 where the sensor is full; never below 0.
+   *
+   * @param with display-linear; not modified
+   * @param without display-linear, or of no pixels where the first shows one light alone
+   */
+  public static Picture difference(Response response, Picture with, Picture without) {
+    Picture out = Picture.of(with.width(), with.height());
+    boolean alone = without.r().length == 0;
+    for (int c = 0; c < 3; c++) {
+      float[] lit = with.channel(c);
+      float[] dark = without.channel(c);
+      float[] light = out.channel(c);
+      for (int i = 0; i < light.length; i++) {
+        float rest = alone ? 0 : response.toLight(c, dark[i]);
+        light[i] = Math.max(0, response.toLight(c, lit[i]) - rest);
+      }
+    }
+    return out;
+  }
+
   /** All lights of a view, those that cannot be had with their reason. */
   public static List<Offer> of(Analysis analysis) {
     List<Offer> offers = new ArrayList<>();

@@ -1,6 +1,7 @@
 package illuminar.core.pass;
 
 import illuminar.core.analysis.Analysis;
+import illuminar.core.analysis.LightsApart;
 import illuminar.core.colour.Space;
 import illuminar.core.colour.Stops;
 import illuminar.core.colour.WhiteShift;
@@ -122,8 +123,8 @@ public record MixLight(
       if (box[0] >= box[2]) {
         return;
       }
-      Picture with = tile.frames().apply(mix.with);
-      Picture without = mix.without.isEmpty() ? null : tile.frames().apply(mix.without);
+      Picture without = mix.without.isEmpty() ? Picture.of(0, 0) : tile.frames().apply(mix.without);
+      Picture light = LightsApart.difference(response, tile.frames().apply(mix.with), without);
       Picture base = tile.frames().apply(reference);
       float[] share = tile.region().values();
       float[] ratio = new float[3];
@@ -138,22 +139,20 @@ public record MixLight(
           if (!tile.gate().all()) {
             m *= tile.gate().open(Stops.of(below.luminanceAt(i)));
           }
-          ratio(with, without, base, i, ratio);
+          ratio(light, base, i, ratio);
           multiply(below, i, ratio, m);
         }
       }
     }
 
-    private void ratio(Picture with, Picture without, Picture base, int i, float[] out) {
-      float[] f = new float[3];
+    private void ratio(Picture light, Picture base, int i, float[] out) {
+      float r = light.r()[i];
+      float g = light.g()[i];
+      float b = light.b()[i];
       for (int c = 0; c < 3; c++) {
-        float dark = without == null ? 0 : response.toLight(c, without.channel(c)[i]);
-        f[c] = Math.max(0, response.toLight(c, with.channel(c)[i]) - dark);
-      }
-      for (int c = 0; c < 3; c++) {
-        float coloured = white[3 * c] * f[0] + white[3 * c + 1] * f[1] + white[3 * c + 2] * f[2];
+        float coloured = white[3 * c] * r + white[3 * c + 1] * g + white[3 * c + 2] * b;
         float is = Math.max(LEAST, response.toLight(c, base.channel(c)[i]));
-        float will = Math.max(0, is + gain * Math.max(0, coloured) - present * f[c]);
+        float will = Math.max(0, is + gain * Math.max(0, coloured) - present * light.channel(c)[i]);
         float shown = Math.max(1e-5f, response.toDisplay(c, is));
         out[c] = response.toDisplay(c, Math.min(1, will)) / shown;
       }

@@ -44,7 +44,7 @@ final class BrushShape {
     float[] nearest = new float[0];
     float[] along = new float[0];
     for (Stroke stroke : brush.strokes()) {
-      Line line = Line.of(Path.read(stroke.path()), stroke, unit, raster);
+      Line line = Line.of(DrawnLine.read(stroke.path()), stroke, unit, raster);
       int[] box = line.box(raster);
       if (box[0] >= box[2] || box[1] >= box[3]) {
         continue;
@@ -65,7 +65,7 @@ final class BrushShape {
   private record Line(double[] x, double[] y, double[] press, double r) {
 
     /** Strokes that stop at edges are walked in small steps, each with a colour of its own. */
-    static Line of(Path path, Stroke stroke, double unit, Raster raster) {
+    static Line of(DrawnLine path, Stroke stroke, double unit, Raster raster) {
       List<Point> points = path.points();
       double r = Math.max(0.5, stroke.radius() * unit);
       double step = stroke.stop() > 0 ? stroke.radius() / 3 : Double.MAX_VALUE;

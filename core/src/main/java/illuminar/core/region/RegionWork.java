@@ -265,7 +265,7 @@ public final class RegionWork {
     if (shape instanceof Shape.Outline outline) {
       return OutlineShape.draw(outline, raster, longEdge);
     } else if (shape instanceof Shape.Loop loop) {
-      return OutlineShape.draw(Path.read(loop.path()).points(), raster, longEdge);
+      return OutlineShape.draw(DrawnLine.read(loop.path()).points(), raster, longEdge);
     } else if (shape instanceof Shape.Ramp ramp) {
       return RampShape.draw(ramp, raster, longEdge);
     } else if (shape instanceof Shape.Ellipse ellipse) {

@@ -40,11 +40,11 @@ public sealed interface Shape {
   /**
    * A closed line drawn freehand.
    *
-   * @param path as {@link Path} writes it
+   * @param path as {@link DrawnLine} writes it
    */
   record Loop(String path) implements Shape {
     public Loop {
-      Path.read(path);
+      DrawnLine.read(path);
     }
   }
 
@@ -144,7 +144,7 @@ public sealed interface Shape {
    * @param takeAway whether it rubs out
    * @param stop CIE 1976 colour difference of the ground from what lies under the brush's centre at
    *     which paint stops, 0 for nowhere, to 100
-   * @param path where it went, as {@link Path} writes it
+   * @param path where it went, as {@link DrawnLine} writes it
    */
   record Stroke(
       double radius, double softness, double flow, boolean takeAway, double stop, String path) {
@@ -155,13 +155,13 @@ public sealed interface Shape {
         throw new IllegalArgumentException("no such brush: size, softness or flow is out of range");
       }
       Region.check("stop", stop, 0, 100, "");
-      Path.read(path);
+      DrawnLine.read(path);
     }
 
     /** That stops nowhere. */
     public Stroke(
         double radius, double softness, double flow, boolean takeAway, List<Point> points) {
-      this(radius, softness, flow, takeAway, 0, Path.write(points));
+      this(radius, softness, flow, takeAway, 0, DrawnLine.write(points));
     }
   }
 

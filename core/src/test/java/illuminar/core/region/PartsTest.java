@@ -218,11 +218,12 @@ class PartsTest {
   @Test
   void aLoopIsTheOutlineOfItsPath() {
     List<Point> points = List.of(at(40, 40), at(200, 50), at(120, 180));
-    float[] loop = draw(new Shape.Loop(Path.write(points)));
+    float[] loop = draw(new Shape.Loop(DrawnLine.write(points)));
     float[] outline = draw(new Shape.Outline(points));
     assertThat(area(loop)).isCloseTo(area(outline), within(2.0));
-    assertThat(Path.read("100,200 -5,3,50").pressure()).containsExactly(1.0, 0.5);
-    assertThat(Path.read("100,200 -5,3,50").points().get(1)).isEqualTo(new Point(95e-5, 203e-5));
+    assertThat(DrawnLine.read("100,200 -5,3,50").pressure()).containsExactly(1.0, 0.5);
+    assertThat(DrawnLine.read("100,200 -5,3,50").points().get(1))
+        .isEqualTo(new Point(95e-5, 203e-5));
     assertThatThrownBy(() -> new Shape.Loop("1,2 3;4")).hasMessageContaining("3;4");
   }
 
@@ -394,7 +395,7 @@ class PartsTest {
 
   @Test
   void aBrushStopsAtEdgesWhereToldTo() {
-    String path = Path.write(List.of(at(90, 70), at(90, 150)));
+    String path = DrawnLine.write(List.of(at(90, 70), at(90, 150)));
     Shape free = new Shape.Brush(List.of(new Shape.Stroke(0.1, 0, 1, false, 0, path)));
     Shape stopping = new Shape.Brush(List.of(new Shape.Stroke(0.1, 0, 1, false, 25, path)));
     float[] all = draw(free);
@@ -417,7 +418,7 @@ class PartsTest {
 
   @Test
   void aBrushTakesPaintOnlyWithinItsLimitAndUpToItsCeiling() {
-    String path = Path.write(List.of(at(60, 120), at(300, 120)));
+    String path = DrawnLine.write(List.of(at(60, 120), at(300, 120)));
     Shape.Stroke stroke = new Shape.Stroke(0.05, 0, 0.6, false, 0, path);
     Region limit = region("limit", new Shape.Ramp(at(179, 0), at(181, 0)));
     float[] m =
@@ -458,7 +459,7 @@ class PartsTest {
 
   static List<Region> everyKind() {
     Look window = new Look(Look.From.FRAME, "w");
-    String path = Path.write(List.of(at(70, 70), at(170, 120)));
+    String path = DrawnLine.write(List.of(at(70, 70), at(170, 120)));
     return List.of(
         region("tone", band(Tones.DARKS, 2.5, 4)),
         region(

@@ -1,6 +1,6 @@
 package illuminar.server.recipe;
 
-import illuminar.core.region.Path;
+import illuminar.core.region.DrawnLine;
 import illuminar.core.region.Point;
 import java.util.ArrayList;
 import java.util.List;
@@ -69,7 +69,7 @@ final class OlderRecipes {
       for (JsonNode p : stroke.remove("points")) {
         line.add(new Point(p.path("x").asDouble(0), p.path("y").asDouble(0)));
       }
-      stroke.put("path", Path.write(line));
+      stroke.put("path", DrawnLine.write(line));
     }
   }
 

@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import illuminar.core.recipe.Recipe;
+import illuminar.core.region.DrawnLine;
 import illuminar.core.region.Part;
-import illuminar.core.region.Path;
 import illuminar.core.region.Point;
 import illuminar.core.region.Region;
 import illuminar.core.region.Shape;
@@ -37,7 +37,7 @@ class RecipeJsonTest {
     assertThat(region.parts()).allMatch(p -> p.strength() == 1 && !p.off() && !p.invert());
     Shape.Brush brush = (Shape.Brush) region.parts().get(2).shape();
     assertThat(brush.ceiling()).isEqualTo(1);
-    assertThat(Path.read(brush.strokes().get(0).path()).points())
+    assertThat(DrawnLine.read(brush.strokes().get(0).path()).points())
         .containsExactly(new Point(0.25, 0.5), new Point(0.3, 0.4));
     assertThat(json.read(json.write(recipe))).isEqualTo(recipe);
   }
@@ -54,7 +54,7 @@ class RecipeJsonTest {
       for (int i = 0; i < 10; i++) {
         line.add(new Point(x += 0.02 * random.nextGaussian(), y += 0.02 * random.nextGaussian()));
       }
-      strokes.add(new Shape.Stroke(0.01234, 0.5, 0.82, k % 5 == 0, 18, Path.write(line)));
+      strokes.add(new Shape.Stroke(0.01234, 0.5, 0.82, k % 5 == 0, 18, DrawnLine.write(line)));
     }
     Part part = new Part("p", Part.Combine.ADD, new Shape.Brush(strokes));
     Region region = new Region("r", "Strokes", List.of(part), 0, false);

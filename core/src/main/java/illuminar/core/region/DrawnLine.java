@@ -8,7 +8,7 @@ import java.util.List;
  * {@code x,y} in hundred-thousandths of the anchor's long edge, the first from the upper left
  * corner, every other from the one before; a third number is the pen's pressure in percent.
  */
-public record Path(List<Point> points, List<Double> pressure) {
+public record DrawnLine(List<Point> points, List<Double> pressure) {
   private static final double UNIT = 100_000;
   private static final int MOST_PLACES = 20_000;
 
@@ -17,13 +17,13 @@ public record Path(List<Point> points, List<Double> pressure) {
    *
    * @throws IllegalArgumentException if the text is no such line
    */
-  public static Path read(String text) {
+  public static DrawnLine read(String text) {
     List<Point> points = new ArrayList<>();
     List<Double> pressure = new ArrayList<>();
     long x = 0;
     long y = 0;
     if (text.isBlank()) {
-      return new Path(points, pressure);
+      return new DrawnLine(points, pressure);
     }
     for (String place : text.strip().split(" ")) {
       String[] numbers = place.split(",");
@@ -39,7 +39,7 @@ public record Path(List<Point> points, List<Double> pressure) {
     if (points.size() > MOST_PLACES) {
       throw new IllegalArgumentException("a drawn line has at most " + MOST_PLACES + " places");
     }
-    return new Path(points, pressure);
+    return new DrawnLine(points, pressure);
   }
 
   /** Writes a line through points, drawn at full pressure. */
