@@ -96,7 +96,7 @@ public final class RadianceFile {
 
   /**
    * Writes the same packed, for what ships: 16-bit floats in two gzip streams, the lights in {@code
-   * <name>.lights.gz} and what is known of the surfaces in {@code <name>.surfaces.gz}.
+   * <name>.lights.bin} and what is known of the surfaces in {@code <name>.surfaces.bin}.
    */
   public static void pack(Path folder, String name, Radiance radiance) throws IOException {
     Files.createDirectories(folder);
@@ -108,8 +108,8 @@ public final class RadianceFile {
     pack(folder.resolve(name + SURFACES), new byte[0], radiance.truth().planes());
   }
 
-  private static final String LIGHTS = ".lights.gz";
-  private static final String SURFACES = ".surfaces.gz";
+  private static final String LIGHTS = ".lights.bin";
+  private static final String SURFACES = ".surfaces.bin";
 
   private static void pack(Path path, byte[] head, List<float[]> planes) throws IOException {
     try (OutputStream out =
