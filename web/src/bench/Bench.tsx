@@ -23,7 +23,20 @@ import { Readings } from "./readings/Readings";
 import { RecipePanel } from "./recipe/RecipePanel";
 import { Shelf } from "./regions/Shelf";
 import { Stage } from "./stage/Stage";
-import { geometry, open, put, redo, resolve, showBefore, undo, useBench, zoomFit, zoomTo } from "./store";
+import { useShallow } from "zustand/react/shallow";
+import {
+  geometry,
+  open,
+  put,
+  redo,
+  resolve,
+  showBefore,
+  undo,
+  useBench,
+  zoomFit,
+  zoomTo,
+  type BenchState,
+} from "./store";
 
 const SURROUND = { grey: "Mid grey", white: "White, as on a listing page", dark: "Dark" } as const;
 
@@ -119,9 +132,20 @@ function Alone() {
 }
 
 function Bar({ onHelp }: { onHelp: () => void }) {
-  const s = useBench();
+  const s = useBench(
+    useShallow(({ sheet, zoom, stage, surround, zebra, tool, saved }: BenchState) => ({
+      sheet,
+      zoom,
+      stage,
+      surround,
+      zebra,
+      tool,
+      canUndo: saved.canUndo,
+      canRedo: saved.canRedo,
+    })),
+  );
   const [menu, setMenu] = useState<HTMLElement | null>(null);
-  const g = geometry(s);
+  const g = geometry();
   const zoom = s.zoom.fit ? "fit" : s.zoom.scale === 0.5 ? "half" : s.zoom.scale === 1 ? "one" : "";
   return (
     <TopBar
@@ -173,14 +197,14 @@ function Bar({ onHelp }: { onHelp: () => void }) {
       </Box>
       <Tooltip title="Undo (Ctrl Z)">
         <span>
-          <IconButton aria-label="Undo" disabled={!s.saved.canUndo} onClick={() => void undo()}>
+          <IconButton aria-label="Undo" disabled={!s.canUndo} onClick={() => void undo()}>
             <Undo sx={{ fontSize: 18 }} />
           </IconButton>
         </span>
       </Tooltip>
       <Tooltip title="Redo (Ctrl Shift Z)">
         <span>
-          <IconButton aria-label="Redo" disabled={!s.saved.canRedo} onClick={() => void redo()}>
+          <IconButton aria-label="Redo" disabled={!s.canRedo} onClick={() => void redo()}>
             <Redo sx={{ fontSize: 18 }} />
           </IconButton>
         </span>

@@ -178,7 +178,14 @@ export class Preview {
     if (this.socket?.readyState === WebSocket.OPEN) this.socket.send(JSON.stringify(message));
   }
 
-  picture(ask: { recipe?: Recipe; frame?: string; raster: Raster; probes: Probe[]; quality: number }) {
+  picture(ask: {
+    draft: boolean;
+    recipe?: Recipe;
+    frame?: string;
+    raster: Raster;
+    probes: Probe[];
+    quality: number;
+  }) {
     const asked = performance.now();
     const go = () => {
       this.busy = true;

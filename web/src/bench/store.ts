@@ -205,10 +205,12 @@ export function refresh() {
   const s = get();
   const r = raster();
   if (!s.recipe || !s.sheet || !r || !preview) return;
+  const draft = s.moving && s.sharpMs > PROMPT;
   preview.picture({
+    draft,
     recipe: s.before ? { ...s.recipe, passes: [] } : s.recipe,
     frame: s.alone || undefined,
-    raster: s.moving && s.sharpMs > PROMPT ? coarser(r) : r,
+    raster: draft ? coarser(r) : r,
     probes: s.probes,
     quality: s.moving ? 0.85 : 0.93,
   });

@@ -76,3 +76,14 @@ export function partName(part: Part): string {
       return s.kind[0].toUpperCase() + s.kind.slice(1).replace("-", " ");
   }
 }
+
+/** Ids of the frames that the picture is made from, those of switched-off passes left out. */
+export function framesUsed(recipe: Recipe): string[] {
+  const ground = recipe.ground.kind === "one-frame" ? [recipe.ground.frame] : recipe.ground.frames;
+  const passes = recipe.passes
+    .filter((p) => p.on)
+    .flatMap((p) =>
+      "frame" in p.move ? [p.move.frame] : "with" in p.move ? [p.move.with, p.move.without] : [],
+    );
+  return [...new Set([...ground, ...passes])].filter(Boolean);
+}

@@ -2,7 +2,7 @@ import { Box, Tooltip, Typography } from "@mui/material";
 import type { Frame } from "../../api/client";
 import { look } from "../../theme";
 import { showAlone, useBench } from "../store";
-import { frameName, step } from "../words";
+import { frameName, step, framesUsed } from "../words";
 
 const TOP = 34;
 const AMBIENT_HIGH = 33;
@@ -45,13 +45,10 @@ export function Ladder() {
   const sheet = useBench((s) => s.sheet);
   const alone = useBench((s) => s.alone);
   const height = useBench((s) => s.stage.height) + 58;
-  const used = useBench((s) => s.recipe);
+  const used = useBench((s) => (s.recipe ? framesUsed(s.recipe).join(" ") : ""));
   if (!sheet) return <Box />;
   const { placed, y, rungs } = place(sheet.frames, Math.max(300, height));
-  const inUse = new Set<string>();
-  if (used && used.ground.kind !== "one-frame") used.ground.frames.forEach((f) => inUse.add(f));
-  if (used?.ground.kind === "one-frame") inUse.add(used.ground.frame);
-  used?.passes.forEach((p) => p.on && p.move.kind === "bring-frame" && inUse.add(p.move.frame));
+  const inUse = new Set(used.split(" "));
   return (
     <Box
       sx={{

@@ -4,6 +4,7 @@ import ArrowUpward from "@mui/icons-material/ArrowUpward";
 import DeleteOutline from "@mui/icons-material/DeleteOutlineOutlined";
 import RadioButtonChecked from "@mui/icons-material/LightMode";
 import RadioButtonUnchecked from "@mui/icons-material/LightModeOutlined";
+import { memo } from "react";
 import type { Kind, Pass } from "../../api/client";
 import { amount } from "../../kit/Scale";
 import { look } from "../../theme";
@@ -13,7 +14,7 @@ import { FrameChooser, GateEditor, NumberEditor, RegionChooser, StrengthEditor }
 import { Word } from "./Word";
 
 /** A pass as a sentence whose words are its controls; the chosen pass opens its scales below. */
-export function PassCard({ pass, kind }: { pass: Pass; kind: Kind }) {
+export const PassCard = memo(function PassCard({ pass, kind }: { pass: Pass; kind: Kind }) {
   const chosen = useBench((s) => s.pass === pass.id);
   const choose = () => {
     put({ pass: chosen ? "" : pass.id });
@@ -87,12 +88,11 @@ export function PassCard({ pass, kind }: { pass: Pass; kind: Kind }) {
       )}
     </Box>
   );
-}
+});
 
 /** The catalogue's sentence with its words made into controls. */
 function Sentence({ pass, kind }: { pass: Pass; kind: Kind }) {
-  const recipe = useBench((s) => s.recipe!);
-  const region = recipe.regions.find((r) => r.id === pass.where.region);
+  const region = useBench((s) => s.recipe!.regions.find((r) => r.id === pass.where.region));
   const words = kind.sentence.split(/(\{\w+\})/).filter(Boolean);
   return (
     <Typography component="div">

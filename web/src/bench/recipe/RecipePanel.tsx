@@ -2,7 +2,8 @@ import { Box, Button, Typography } from "@mui/material";
 import type { ReactNode } from "react";
 import type { Kind } from "../../api/client";
 import { look } from "../../theme";
-import { addPass, useBench } from "../store";
+import { useShallow } from "zustand/react/shallow";
+import { addPass, useBench, type BenchState } from "../store";
 import { bytes, frameName } from "../words";
 import { GroundCard } from "./GroundCard";
 import { Lights } from "./Lights";
@@ -46,7 +47,9 @@ function Stage({
 
 /** The recipe, stage by stage in the order of work; what is drawn comes from the catalogue. */
 export function RecipePanel() {
-  const s = useBench();
+  const s = useBench(
+    useShallow(({ sheet, recipe, kinds, region }: BenchState) => ({ sheet, recipe, kinds, region })),
+  );
   if (!s.sheet || !s.recipe) return <Box />;
   const frames = s.sheet.frames;
   const count = (role: string) => frames.filter((f) => f.role === role).length;

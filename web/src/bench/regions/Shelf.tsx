@@ -1,9 +1,10 @@
 import { Box, Button, Divider, Menu, MenuItem, Typography } from "@mui/material";
-import { useEffect, useRef, useState } from "react";
+import { memo, useEffect, useRef, useState } from "react";
 import type { Region, Shape } from "../../api/client";
 import { look } from "../../theme";
 import { addRegion, hover, nextName, put, select, useBench, type Tool } from "../store";
 import { bytes, uses } from "../words";
+import { DRAW } from "./draw";
 import { firstShape, FOUND } from "./found";
 
 function MaskThumb({ id }: { id: string }) {
@@ -24,9 +25,8 @@ function MaskThumb({ id }: { id: string }) {
   );
 }
 
-function Chip({ region, on }: { region: Region; on: boolean }) {
-  const recipe = useBench((s) => s.recipe)!;
-  const n = uses(recipe, region.id);
+const Chip = memo(function Chip({ region, on }: { region: Region; on: boolean }) {
+  const n = useBench((s) => uses(s.recipe!, region.id));
   return (
     <Box
       component="button"
@@ -64,18 +64,7 @@ function Chip({ region, on }: { region: Region; on: boolean }) {
       </Box>
     </Box>
   );
-}
-
-const DRAWN: [Tool, string][] = [
-  ["outline", "Outline, point by point"],
-  ["loop", "Loop, freehand"],
-  ["ramp", "Ramp"],
-  ["ellipse", "Ellipse"],
-  ["panel", "Panel, four soft corners"],
-  ["brush", "Brush"],
-  ["similar-colour", "Similar colour"],
-  ["colour-band", "Colour band"],
-];
+});
 
 /** The regions of the view, each with a small picture of its mask; hovering shows where it is. */
 export function Shelf() {
@@ -116,9 +105,9 @@ export function Shelf() {
         New region
       </Button>
       <Menu anchorEl={menu} open={!!menu} onClose={() => setMenu(null)}>
-        {DRAWN.map(([tool, name]) => (
-          <MenuItem key={tool} onClick={() => draw(tool)}>
-            {name}
+        {DRAW.map((d) => (
+          <MenuItem key={d.tool} onClick={() => draw(d.tool)}>
+            {d.name}
           </MenuItem>
         ))}
         <Divider />

@@ -1,6 +1,7 @@
 import type { Part, Point, Shape } from "../../api/client";
 import { look } from "../../theme";
-import { changePart, geometry, put, settle, unpin, useBench } from "../store";
+import { useShallow } from "zustand/react/shallow";
+import { changePart, geometry, put, settle, unpin, useBench, type BenchState } from "../store";
 import { grips, lines, sides, withoutPoint, withPoint } from "./grips";
 
 /** Follows a pointer from a press until it is let go; one step at the end. */
@@ -28,13 +29,29 @@ function follow(e: React.PointerEvent, part: string, move: (shape: Shape, p: Poi
   el.addEventListener("pointerup", up);
 }
 
+/** All that the handles depend on. */
+const held = (s: BenchState) => ({
+  sheet: s.sheet,
+  stage: s.stage,
+  zoom: s.zoom,
+  regions: s.recipe?.regions,
+  region: s.region,
+  part: s.part,
+  moving: s.moving,
+  before: s.before,
+  alone: s.alone,
+  draft: s.draft,
+  tool: s.tool,
+  probes: s.probes,
+});
+
 /** What can be taken hold of: grips of the drawn parts, the outline being drawn, probes. */
 export function Handles() {
-  const s = useBench();
-  const g = geometry(s);
+  const s = useBench(useShallow(held));
+  const g = geometry();
   const long = Math.max(g.w, g.h);
   const at = (p: Point) => ({ x: g.ox + p.x * long * g.scale, y: g.oy + p.y * long * g.scale });
-  const region = s.recipe?.regions.find((r) => r.id === s.region);
+  const region = s.regions?.find((r) => r.id === s.region);
   const chosen = region?.parts.filter((p) => !s.part || p.id === s.part) ?? [];
   const drawn = s.moving || s.before || s.alone ? [] : chosen;
   const line = (points: Point[]) => points.map((p) => `${at(p).x},${at(p).y}`).join(" ");

@@ -47,6 +47,7 @@ public final class Pictures {
     intake();
     contacts();
     bench();
+    table();
     link("Fennick Weather House").click();
     page.waitForURL(Pattern.compile("/shoots/[0-9a-f-]+$"));
     link("Deliver").click();
@@ -99,6 +100,50 @@ public final class Pictures {
     window.click(new Locator.ClickOptions().setPosition(30, 12));
     rest();
     keep("bench-windows");
+  }
+
+  /** The Long table room: a region of several kinds of part, then the lights taken apart. */
+  private void table() {
+    link("Fennick Weather House").click();
+    picture(() -> page.getByLabel("Open Long table room").click());
+    page.keyboard().press("n");
+    page.getByLabel("Name of the region").fill("Near pendant");
+    page.keyboard().press("Tab");
+    page.evaluate("() => document.activeElement.blur()");
+    BoundingBox stage = page.getByTestId("stage").boundingBox();
+    page.keyboard().press("e");
+    drag(stage, 0.463, 0.13, 0.545, 0.225);
+    button("takes away").click();
+    page.keyboard().press("r");
+    drag(stage, 0.463, 0.07, 0.463, 0.115);
+    button("overlaps").click();
+    button("Find by tone, light or movement").click();
+    page.getByText("Tone band", new Page.GetByTextOptions().setExact(true)).last().click();
+    page.getByLabel("Part 1: Ellipse").click();
+    page.getByLabel("Softness, number").fill("70");
+    page.keyboard().press("Enter");
+    page.mouse().move(5, 5);
+    rest();
+    keep("bench-regions");
+    page.getByLabel("Leave the region").click();
+    page.keyboard().press("Escape");
+    page.evaluate("() => document.getElementById('stage-3').scrollIntoView()");
+    page.getByTestId("pass").nth(2).click(new Locator.ClickOptions().setPosition(30, 12));
+    page.mouse().move(5, 5);
+    rest();
+    keep("bench-lights");
+  }
+
+  private void drag(BoundingBox stage, double x0, double y0, double x1, double y1) {
+    page.mouse().move(stage.x + stage.width * x0, stage.y + stage.height * y0);
+    page.mouse().down();
+    page.mouse()
+        .move(
+            stage.x + stage.width * x1,
+            stage.y + stage.height * y1,
+            new com.microsoft.playwright.Mouse.MoveOptions().setSteps(6));
+    page.mouse().up();
+    rest();
   }
 
   private Locator link(String name) {

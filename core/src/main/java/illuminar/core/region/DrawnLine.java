@@ -42,6 +42,21 @@ public record DrawnLine(List<Point> points, List<Double> pressure) {
     return new DrawnLine(points, pressure);
   }
 
+  /**
+   * Refuses text that is no such line, at the cost of one look at each character.
+   *
+   * @throws IllegalArgumentException naming the place that cannot be read
+   */
+  static void check(String text) {
+    for (int i = 0; i < text.length(); i++) {
+      char c = text.charAt(i);
+      boolean known = c >= '0' && c <= '9' || c == ',' || c == '-' || c == ' ';
+      if (!known) {
+        read(text);
+      }
+    }
+  }
+
   /** Writes a line through points, drawn at full pressure. */
   public static String write(List<Point> points) {
     StringBuilder out = new StringBuilder();

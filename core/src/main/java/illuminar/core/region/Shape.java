@@ -44,7 +44,7 @@ public sealed interface Shape {
    */
   record Loop(String path) implements Shape {
     public Loop {
-      DrawnLine.read(path);
+      DrawnLine.check(path);
     }
   }
 
@@ -155,7 +155,7 @@ public sealed interface Shape {
         throw new IllegalArgumentException("no such brush: size, softness or flow is out of range");
       }
       Region.check("stop", stop, 0, 100, "");
-      DrawnLine.read(path);
+      DrawnLine.check(path);
     }
 
     /** That stops nowhere. */

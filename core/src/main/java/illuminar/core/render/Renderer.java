@@ -53,12 +53,23 @@ public final class Renderer {
 
   /** The picture at a raster, linear BT.2020. Kept: not to be modified. */
   public Picture picture(Recipe recipe, Raster raster) {
+    return picture(recipe, raster, raster.scale() * FINER <= 1.0001 ? FINER : 1);
+  }
+
+  /**
+   * The same in a hurry, while a control moves: edges are not worked out on finer pixels. Tones and
+   * colours away from them are the same.
+   */
+  public Picture draft(Recipe recipe, Raster raster) {
+    return picture(recipe, raster, 1);
+  }
+
+  private Picture picture(Recipe recipe, Raster raster, int finer) {
     Plan before = last;
     Plan plan = plan(recipe, before);
     last = plan;
     int n = plan.steps().size();
     int shared = plan.shared(before);
-    int finer = raster.scale() * FINER <= 1.0001 ? FINER : 1;
     int fine = finer == 1 ? 0 : plan.fineSteps();
     Raster wide = grown(raster, plan.margin(fine, n, raster.scale()));
     Developing done =

@@ -140,10 +140,14 @@ final class Desk {
     Raster raster = raster(request.path("raster"));
     String frame = request.path("frame").asString("");
     Map<String, Object> head = new LinkedHashMap<>();
-    Picture p =
-        frame.isEmpty()
-            ? renderer.picture(json.convert(request.path("recipe"), Recipe.class), raster)
-            : renderer.frame(frame, raster);
+    Picture p;
+    if (frame.isEmpty()) {
+      Recipe recipe = json.convert(request.path("recipe"), Recipe.class);
+      boolean draft = request.path("draft").asBoolean(false);
+      p = draft ? renderer.draft(recipe, raster) : renderer.picture(recipe, raster);
+    } else {
+      p = renderer.frame(frame, raster);
+    }
     shown = p;
     shownAt = raster;
     long rendered = System.nanoTime();
