@@ -26,7 +26,7 @@ public final class Pictures {
     try (TestServer server = new TestServer("pictures", Path.of(args[0]));
         Chromium chromium = new Chromium()) {
       Page page = chromium.page();
-      page.setDefaultTimeout(180_000);
+      page.setDefaultTimeout(60_000);
       page.navigate(server.url());
       new Pictures(page, Path.of(args[1])).take();
     }
@@ -36,6 +36,13 @@ public final class Pictures {
     page.getByLabel("E-mail").fill("demo@illuminar.test");
     page.getByLabel("Password").fill("heather");
     page.keyboard().press("Enter");
+    link("Fennick Weather House").waitFor();
+    // a shoot without views leads to its intake
+    while (link("Fennick Weather House").getAttribute("href").endsWith("/intake")) {
+      page.waitForTimeout(2000);
+      page.reload();
+      link("Fennick Weather House").waitFor();
+    }
     link("Fennick Weather House").click();
     page.waitForURL(Pattern.compile("/shoots/[0-9a-f-]+$"));
     page.getByLabel("Open Front at dusk").waitFor();
