@@ -413,7 +413,8 @@ function travel(way: "undo" | "redo"): Promise<void> {
 }
 
 async function go(way: "undo" | "redo") {
-  await saving;
+  // a change made while another was being kept is kept next
+  while (saving) await saving;
   const { sheet, saved } = get();
   if (!sheet) return;
   try {
