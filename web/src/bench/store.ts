@@ -22,7 +22,7 @@ import {
   type ProbeReading,
   type Raster,
 } from "./preview";
-import { ALL_TONES, newId } from "./words";
+import { ALL_TONES, carefulValues, newId } from "./words";
 
 export type Tool =
   | "look"
@@ -148,8 +148,23 @@ const set = useBench.setState;
 const get = useBench.getState;
 
 let preview: Preview | undefined;
-let saving: Promise<void> | undefined;
-let again = false;
+/** What is said to the server about the recipe: one thing after the other, however fast the hands are. */
+let line: Promise<void> = Promise.resolve();
+/** A view's recipe as the server last had it; what is still in line goes on after the view is left. */
+interface Kept {
+  view: string;
+  edition: number;
+  recipe?: Recipe;
+}
+let kept: Kept = { view: "", edition: 0 };
+/** Counts changes made here, so that an answer knows whether it is still wanted. */
+let edits = 0;
+let retry: ReturnType<typeof setTimeout> | undefined;
+
+function inLine(task: () => Promise<void>): Promise<void> {
+  line = line.then(task);
+  return line;
+}
 
 /** Scale at which the picture is drawn, and where its upper left corner lies on the stage. */
 export function geometry(s: BenchState = get()) {
@@ -276,9 +291,10 @@ function mask(head: MaskHead, image: ImageBitmap) {
 /** Opens a view; the returned function leaves it. */
 export function open(view: string): () => void {
   let left = false;
+  kept = { view, edition: 0 };
   set({ ...start, stage: get().stage, surround: get().surround });
-  const kept = localStorage.getItem(`probes ${view}`);
-  if (kept) set({ probes: JSON.parse(kept) as Probe[] });
+  const pinned = localStorage.getItem(`probes ${view}`);
+  if (pinned) set({ probes: JSON.parse(pinned) as Probe[] });
   const load = async () => {
     try {
       const [sheet, kinds, partKinds, groundKinds, state] = await Promise.all([
@@ -317,6 +333,8 @@ export function open(view: string): () => void {
 
 function take(state: RecipeState) {
   const { recipe, ...saved } = state;
+  kept.recipe = recipe;
+  kept.edition = saved.edition;
   const s = get();
   set({
     recipe,
@@ -330,6 +348,7 @@ function take(state: RecipeState) {
 export function change(edit: (recipe: Recipe) => Recipe) {
   const { recipe } = get();
   if (!recipe) return;
+  edits++;
   set({ recipe: edit(recipe), alone: "" });
   refresh();
 }
@@ -344,40 +363,35 @@ function rest() {
   refresh();
 }
 
-/** The gesture is over: one step for the history. */
+/** The gesture is over: one step for the history, whatever is still on its way to the server. */
 export function settle() {
   clearTimeout(resting);
   if (get().moving) resting = setTimeout(rest, REST);
-  const s = get();
-  if (s.saved.state === "conflict") return;
-  if (saving) {
-    again = true;
-    return;
-  }
-  saving = save().finally(() => {
-    saving = undefined;
-    if (again) {
-      again = false;
-      settle();
-    }
-  });
+  const { recipe } = get();
+  const of = kept;
+  if (recipe) void inLine(() => save(of, recipe));
 }
 
-async function save() {
-  const { sheet, recipe, saved } = get();
-  if (!sheet || !recipe) return;
-  set({ saved: { ...saved, state: "saving" } });
+async function save(of: Kept, recipe: Recipe) {
+  if (recipe === of.recipe || (of === kept && get().saved.state === "conflict")) return;
+  if (of === kept) set({ saved: { ...get().saved, state: "saving" } });
   try {
-    const state = await ask<RecipeState>(`/api/views/${sheet.id}/recipe`, {
+    const state = await ask<RecipeState>(`/api/views/${of.view}/recipe`, {
       method: "PUT",
       body: recipe,
-      edition: saved.edition,
+      edition: of.edition,
     });
-    const { recipe: _, ...now } = state;
-    set({ saved: { state: "saved", ...now } });
+    of.recipe = recipe;
+    answered(of, state);
   } catch (e) {
-    failed(e);
+    if (of === kept) failed(e);
   }
+}
+
+/** What the server says of a view's history, its recipe apart. */
+function answered(of: Kept, { recipe: _, ...saved }: RecipeState) {
+  of.edition = saved.edition;
+  if (of === kept) set({ saved: { state: "saved", ...saved } });
 }
 
 function failed(e: unknown) {
@@ -386,7 +400,10 @@ function failed(e: unknown) {
   if (status === 412) set({ saved: { ...get().saved, state: "conflict", said } });
   else {
     set({ problem: said, saved: { ...get().saved, state: "offline" } });
-    if (status === 0 || status === 503) setTimeout(() => get().saved.state === "offline" && settle(), 3000);
+    if (status === 0 || status === 503) {
+      clearTimeout(retry);
+      retry = setTimeout(() => get().saved.state === "offline" && settle(), 3000);
+    }
   }
 }
 
@@ -404,27 +421,30 @@ export async function resolve(keepMine: boolean) {
   refreshThumbs();
 }
 
-let travelling: Promise<void> = Promise.resolve();
-
-/** One step through the history after the other, however fast the keys come. */
+/** One step through the history. A change made here while it is under way stays, on top of it. */
 function travel(way: "undo" | "redo"): Promise<void> {
-  travelling = travelling.then(() => go(way));
-  return travelling;
-}
-
-async function go(way: "undo" | "redo") {
-  // a change made while another was being kept is kept next
-  while (saving) await saving;
-  const { sheet, saved } = get();
-  if (!sheet) return;
-  try {
-    take(await ask<RecipeState>(`/api/views/${sheet.id}/${way}`, { method: "POST", edition: saved.edition }));
-    refresh();
-    refreshMask();
-    refreshThumbs();
-  } catch (e) {
-    failed(e);
-  }
+  const asked = edits;
+  const of = kept;
+  return inLine(async () => {
+    if (of !== kept || get().saved.state === "conflict") return;
+    try {
+      const state = await ask<RecipeState>(`/api/views/${of.view}/${way}`, {
+        method: "POST",
+        edition: of.edition,
+      });
+      if (of !== kept) return;
+      if (edits === asked) take(state);
+      else {
+        of.recipe = state.recipe;
+        answered(of, state);
+      }
+      refresh();
+      refreshMask();
+      refreshThumbs();
+    } catch (e) {
+      if (of === kept) failed(e);
+    }
+  });
 }
 
 export const undo = () => travel("undo");
@@ -451,8 +471,7 @@ export function moveControl(id: string, name: string, value: number) {
  * @param given frames and choices by name; the first choice where none is given
  */
 export function addPass(kind: Kind, region: string, given: Record<string, string>) {
-  const move: Record<string, unknown> = { kind: kind.kind };
-  kind.controls.forEach((c) => (move[c.name] = c.careful));
+  const move: Record<string, unknown> = { kind: kind.kind, ...carefulValues(kind.controls) };
   kind.choices.forEach((c) => (move[c.name] = given[c.name] ?? c.options[0]));
   kind.frames.forEach((name) => (move[name] = given[name] ?? ""));
   const pass: Pass = {

@@ -1,4 +1,4 @@
-import type { Frame, Gate, Move, Part, Pass, Recipe } from "../api/client";
+import type { Control, Frame, Gate, Move, Part, Pass, Recipe } from "../api/client";
 import { amount } from "../kit/Scale";
 
 export const ALL_TONES: Gate = { from: -100, full: -100, fullTo: 100, to: 100 };
@@ -86,4 +86,9 @@ export function framesUsed(recipe: Recipe): string[] {
       "frame" in p.move ? [p.move.frame] : "with" in p.move ? [p.move.with, p.move.without] : [],
     );
   return [...new Set([...ground, ...passes])].filter(Boolean);
+}
+
+/** The careful values of controls, by name. */
+export function carefulValues(controls: Control[] = []): Record<string, number> {
+  return Object.fromEntries(controls.map((c) => [c.name, c.careful]));
 }

@@ -3,7 +3,7 @@ import { useState } from "react";
 import type { Control, Ground } from "../../api/client";
 import { Scale } from "../../kit/Scale";
 import { change, put, settle, useBench } from "../store";
-import { frameName } from "../words";
+import { carefulValues, frameName } from "../words";
 import { FrameChooser } from "./editors";
 import { Word } from "./Word";
 
@@ -37,9 +37,7 @@ export function GroundCard() {
   const several = { frames: ground.kind === "one-frame" ? ambient : ground.frames, towards: anchor };
   const careful = (kind: Ground["kind"]) => ({
     kind,
-    ...Object.fromEntries(
-      numbers.find((k) => k.kind === kind)?.controls.map((c) => [c.name, c.careful]) ?? [],
-    ),
+    ...carefulValues(numbers.find((k) => k.kind === kind)?.controls),
   });
   const [open, setOpen] = useState(false);
   const kinds = (close: () => void) => (

@@ -1,5 +1,6 @@
 import type { Shape } from "../../api/client";
 import { useBench } from "../store";
+import { carefulValues } from "../words";
 
 /** Parts that are found in the frames rather than drawn. */
 export const FOUND: { name: string; kind: Shape["kind"] }[] = [
@@ -13,9 +14,7 @@ export const FOUND: { name: string; kind: Shape["kind"] }[] = [
 /** A shape of a kind with careful values; nothing where the view has none to offer. */
 export function firstShape(kind: Shape["kind"]): Shape | undefined {
   const s = useBench.getState();
-  const careful = Object.fromEntries(
-    s.partKinds.find((k) => k.kind === kind)?.controls.map((c) => [c.name, c.careful]) ?? [],
-  );
+  const careful = carefulValues(s.partKinds.find((k) => k.kind === kind)?.controls);
   const others = s.recipe?.regions.filter((r) => r.id !== s.region) ?? [];
   const rest: Partial<Record<Shape["kind"], object>> = {
     "tone-band": { look: { from: "GROUND", frame: "" }, tones: "LIGHTS", curve: [] },

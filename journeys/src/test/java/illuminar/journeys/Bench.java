@@ -4,21 +4,37 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
+import illuminar.server.TestServer;
 import java.util.List;
 import java.util.regex.Pattern;
 
-/** What journeys do at the bench, in the user's words. */
-final class Bench {
-  final Page page;
+/** What journeys do at the bench, in the user's words; with a server and a browser of its own. */
+final class Bench implements AutoCloseable {
+  private static final double PATIENCE = 60_000;
 
-  Bench(Page page) {
-    this.page = page;
+  private final TestServer server;
+  private final Chromium chromium = new Chromium();
+  final Page page = chromium.page();
+
+  /** Opens the first view of the small demo card under a name. */
+  Bench(String database, String view) {
+    server = new TestServer(database);
+    PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE);
+    page.setDefaultTimeout(PATIENCE);
+    openFirstView(server.url(), view);
+  }
+
+  @Override
+  public void close() {
+    chromium.close();
+    server.close();
   }
 
   /** Signs in, takes the card's first view in and opens it. */
-  void openFirstView(String url, String view) {
+  private void openFirstView(String url, String view) {
     page.navigate(url);
     page.getByLabel("E-mail").fill("demo@illuminar.test");
     page.getByLabel("Password").fill("heather");

@@ -4,9 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
-import illuminar.server.TestServer;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -18,26 +16,18 @@ import org.junit.jupiter.api.TestMethodOrder;
 /** Grounds, frames laid over and lights taken apart, on screen. */
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class BlendingTest {
-  private static TestServer server;
-  private static Chromium chromium;
   private static Bench bench;
   private static Page page;
 
   @BeforeAll
   static void begin() {
-    server = new TestServer("blending_test");
-    chromium = new Chromium();
-    page = chromium.page();
-    bench = new Bench(page);
-    PlaywrightAssertions.setDefaultAssertionTimeout(60_000);
-    page.setDefaultTimeout(60_000);
-    bench.openFirstView(server.url(), "Instrument room");
+    bench = new Bench("blending_test", "Instrument room");
+    page = bench.page;
   }
 
   @AfterAll
   static void end() {
-    chromium.close();
-    server.close();
+    bench.close();
   }
 
   private static Locator stage(String name) {
@@ -99,5 +89,49 @@ class BlendingTest {
     page.waitForFunction("() => Number(document.documentElement.dataset.pictures ?? 0) > 0");
     assertThat(stage("Lights").getByTestId("pass").first()).containsText("as luminosity");
     assertThat(stage("Lights").getByTestId("pass").nth(1)).containsText("−1.00 st");
+  }
+
+  /** Keys faster than the server: no undo overtakes a change that is not kept yet. */
+  @Test
+  @Order(4)
+  void undoWaitsForWhatIsBeingKept() {
+    Locator pass = stage("Lights").getByTestId("pass").nth(1);
+    pass.click(new Locator.ClickOptions().setPosition(30, 12));
+    for (String light : new String[] {"-2", "-3", "-4"}) {
+      bench.set("Light", light);
+    }
+    page.evaluate("() => document.activeElement?.blur()");
+    for (int k = 0; k < 3; k++) {
+      page.keyboard().press("Control+z");
+    }
+    assertThat(pass).containsText("at −1.00 st");
+    for (int k = 0; k < 3; k++) {
+      page.keyboard().press("Control+Shift+z");
+    }
+    assertThat(pass).containsText("at −4.00 st");
+    assertThat(page.getByText("Changed in another tab")).hasCount(0);
+  }
+
+  /** What is changed while an undo is on its way stays, and is one step of its own. */
+  @Test
+  @Order(5)
+  void aChangeMadeDuringAnUndoStays() {
+    Locator pass = stage("Lights").getByTestId("pass").nth(1);
+    page.route(
+        "**/undo",
+        route -> {
+          bench.set("Tint", "33");
+          route.resume();
+        });
+    page.evaluate("() => document.activeElement?.blur()");
+    page.keyboard().press("Control+z");
+    assertThat(bench.number("Tint")).hasValue("+33");
+    assertThat(bench.saved()).containsText("Saved");
+    page.unroute("**/undo");
+    page.reload();
+    page.waitForFunction("() => Number(document.documentElement.dataset.pictures ?? 0) > 0");
+    pass.click(new Locator.ClickOptions().setPosition(30, 12));
+    assertThat(bench.number("Tint")).hasValue("+33");
+    assertThat(page.getByText("Changed in another tab")).hasCount(0);
   }
 }

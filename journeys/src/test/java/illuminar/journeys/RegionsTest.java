@@ -4,10 +4,8 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
-import illuminar.server.TestServer;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.MethodOrderer;
@@ -18,26 +16,18 @@ import org.junit.jupiter.api.TestMethodOrder;
 /** Every kind of part on screen: drawn, edited, joined, used inside and outside, undone, kept. */
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class RegionsTest {
-  private static TestServer server;
-  private static Chromium chromium;
   private static Bench bench;
   private static Page page;
 
   @BeforeAll
   static void begin() {
-    server = new TestServer("regions_test");
-    chromium = new Chromium();
-    page = chromium.page();
-    bench = new Bench(page);
-    PlaywrightAssertions.setDefaultAssertionTimeout(60_000);
-    page.setDefaultTimeout(60_000);
-    bench.openFirstView(server.url(), "Instrument room");
+    bench = new Bench("regions_test", "Instrument room");
+    page = bench.page;
   }
 
   @AfterAll
   static void end() {
-    chromium.close();
-    server.close();
+    bench.close();
   }
 
   private static Locator region(String name) {
@@ -65,6 +55,7 @@ class RegionsTest {
     page.keyboard().press("Control+Shift+z");
     bench.expectParts(1);
     bench.undo();
+    bench.expectParts(0);
   }
 
   @Test
@@ -87,6 +78,7 @@ class RegionsTest {
     bench.button("Invert part").click();
     bench.waitForShare("Region 2", 0.44, 0.5);
     bench.undo();
+    assertThat(bench.button("Invert part")).hasAttribute("aria-pressed", "false");
     bench.set("Part strength", "100");
   }
 
