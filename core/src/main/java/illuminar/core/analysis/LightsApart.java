@@ -98,7 +98,8 @@ public final class LightsApart {
     return analysis.frames().all().stream().filter(f -> f.role() == role).toList();
   }
 
-  private static Optional<Frame> partner(Analysis analysis, Frame frame) {
+  /** The ambient frame at a frame's settings. */
+  public static Optional<Frame> partner(Analysis analysis, Frame frame) {
     return analysis.frames().ambient().stream()
         .filter(f -> Math.abs(f.stops() - frame.stops()) < SAME)
         .findFirst();

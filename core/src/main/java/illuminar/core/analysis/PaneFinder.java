@@ -2,6 +2,7 @@ package illuminar.core.analysis;
 
 import illuminar.core.frame.Frame;
 import illuminar.core.frame.Response;
+import illuminar.core.picture.Fill;
 import illuminar.core.picture.Picture;
 import java.util.ArrayList;
 import java.util.List;
@@ -234,22 +235,7 @@ final class PaneFinder {
 
   private static int[] flood(
       boolean[] mask, boolean[] seen, int start, int w, int h, boolean value) {
-    int[] found = new int[256];
-    int count = 1;
-    found[0] = start;
-    seen[start] = true;
-    for (int next = 0; next < count; next++) {
-      for (int k : around(found[next], w, h)) {
-        if (!seen[k] && mask[k] == value) {
-          if (count == found.length) {
-            found = java.util.Arrays.copyOf(found, count * 2);
-          }
-          seen[k] = true;
-          found[count++] = k;
-        }
-      }
-    }
-    return java.util.Arrays.copyOf(found, count);
+    return Fill.of(start, w, h, false, seen, (from, to) -> mask[to] == value);
   }
 
   static int[] around(int i, int w, int h) {

@@ -2,8 +2,8 @@ package illuminar.core.analysis;
 
 import illuminar.core.colour.Stops;
 import illuminar.core.frame.Response;
+import illuminar.core.picture.Fill;
 import illuminar.core.picture.Picture;
-import java.util.Arrays;
 
 /**
  * Tells the sky-lit sides of sashes, reveals and sills from the view that they stand beside. All of
@@ -80,11 +80,17 @@ final class Reveals {
 
   private void remove() {
     int[] patch = new int[w * h];
+    boolean[] seen = new boolean[w * h];
     boolean[] taken = new boolean[w * h];
     int patches = 0;
     for (int start = 0; start < mask.length; start++) {
-      if (mask[start] && patch[start] == 0) {
-        int[] found = flood(start, ++patches, patch);
+      if (mask[start] && !seen[start]) {
+        int[] found =
+            Fill.of(start, w, h, false, seen, (from, to) -> mask[to] && apart(from, to) < EVEN);
+        patches++;
+        for (int i : found) {
+          patch[i] = patches;
+        }
         if (found.length >= LEAST && joinery(found, patch)) {
           for (int i : found) {
             taken[i] = true;
@@ -96,25 +102,6 @@ final class Reveals {
     for (int i = 0; i < mask.length; i++) {
       mask[i] &= !taken[i];
     }
-  }
-
-  private int[] flood(int start, int number, int[] patch) {
-    int[] found = new int[256];
-    int count = 1;
-    found[0] = start;
-    patch[start] = number;
-    for (int next = 0; next < count; next++) {
-      for (int k : PaneFinder.around(found[next], w, h)) {
-        if (mask[k] && patch[k] == 0 && apart(found[next], k) < EVEN) {
-          if (count == found.length) {
-            found = Arrays.copyOf(found, count * 2);
-          }
-          patch[k] = number;
-          found[count++] = k;
-        }
-      }
-    }
-    return Arrays.copyOf(found, count);
   }
 
   private boolean joinery(int[] found, int[] patch) {

@@ -44,6 +44,13 @@ public record Matrix3(
     return new Matrix3(x, 0, 0, 0, y, 0, 0, 0, z);
   }
 
+  /** The matrix whose nine numbers are given row by row, applied; {@code out} is written. */
+  public static void apply(float[] m, float x, float y, float z, float[] out) {
+    out[0] = m[0] * x + m[1] * y + m[2] * z;
+    out[1] = m[3] * x + m[4] * y + m[5] * z;
+    out[2] = m[6] * x + m[7] * y + m[8] * z;
+  }
+
   /** The nine numbers row by row. */
   public float[] floats() {
     return new float[] {

@@ -25,7 +25,7 @@ public record ColourGuided(Plane[] maps) {
       Plane[] guide, Plane input, Plane weight, int radius, float epsilon) {
     Plane[] weighted = new Plane[4];
     for (int c = 0; c < 4; c++) {
-      weighted[c] = product(c < 3 ? guide[c] : input, weight);
+      weighted[c] = Guided.product(c < 3 ? guide[c] : input, weight);
     }
     Plane[] mean =
         Box.means(
@@ -33,16 +33,16 @@ public record ColourGuided(Plane[] maps) {
             weighted[0],
             weighted[1],
             weighted[2],
-            product(guide[0], weighted[0]),
-            product(guide[0], weighted[1]),
-            product(guide[0], weighted[2]),
-            product(guide[1], weighted[1]),
-            product(guide[1], weighted[2]),
-            product(guide[2], weighted[2]),
+            Guided.product(guide[0], weighted[0]),
+            Guided.product(guide[0], weighted[1]),
+            Guided.product(guide[0], weighted[2]),
+            Guided.product(guide[1], weighted[1]),
+            Guided.product(guide[1], weighted[2]),
+            Guided.product(guide[2], weighted[2]),
             weighted[3],
-            product(guide[0], weighted[3]),
-            product(guide[1], weighted[3]),
-            product(guide[2], weighted[3]),
+            Guided.product(guide[0], weighted[3]),
+            Guided.product(guide[1], weighted[3]),
+            Guided.product(guide[2], weighted[3]),
             weight);
     for (int k = 0; k < 13; k++) {
       for (int i = 0; i < weight.data().length; i++) {
@@ -84,14 +84,6 @@ public record ColourGuided(Plane[] maps) {
     out[1].data()[i] = (float) a1;
     out[2].data()[i] = (float) a2;
     out[3].data()[i] = (float) (p - a0 * r - a1 * g - a2 * b);
-  }
-
-  private static Plane product(Plane a, Plane b) {
-    Plane out = Plane.of(a.width(), a.height());
-    for (int i = 0; i < out.data().length; i++) {
-      out.data()[i] = a.data()[i] * b.data()[i];
-    }
-    return out;
   }
 
   /** The filtered plane on the guide's own grid. */

@@ -1,7 +1,7 @@
 package illuminar.core.ground;
 
+import illuminar.core.picture.Fill;
 import illuminar.core.picture.Plane;
-import java.util.Arrays;
 import java.util.List;
 
 /**
@@ -23,35 +23,10 @@ final class MovingThings {
     boolean[] seen = new boolean[w * h];
     for (int start = 0; start < seen.length; start++) {
       if (!seen[start] && moving.data()[start] > 0) {
-        int[] thing = flood(moving, seen, start, w, h);
+        int[] thing = Fill.of(start, w, h, true, seen, (from, to) -> moving.data()[to] > 0);
         take(thing, best(thing, weights), moving, weights);
       }
     }
-  }
-
-  private static int[] flood(Plane moving, boolean[] seen, int start, int w, int h) {
-    int[] found = new int[256];
-    int count = 1;
-    found[0] = start;
-    seen[start] = true;
-    for (int next = 0; next < count; next++) {
-      int i = found[next];
-      int x = i % w;
-      int y = i / w;
-      for (int v = Math.max(0, y - 1); v <= Math.min(h - 1, y + 1); v++) {
-        for (int u = Math.max(0, x - 1); u <= Math.min(w - 1, x + 1); u++) {
-          int k = v * w + u;
-          if (!seen[k] && moving.data()[k] > 0) {
-            if (count == found.length) {
-              found = Arrays.copyOf(found, count * 2);
-            }
-            seen[k] = true;
-            found[count++] = k;
-          }
-        }
-      }
-    }
-    return Arrays.copyOf(found, count);
   }
 
   private static int best(int[] thing, List<Plane> weights) {

@@ -1,8 +1,8 @@
 package illuminar.core.pass;
 
 import illuminar.core.analysis.Analysis;
+import illuminar.core.colour.Matrix3;
 import illuminar.core.colour.Space;
-import illuminar.core.colour.Stops;
 import illuminar.core.control.Control;
 import illuminar.core.control.Numbers;
 import illuminar.core.frame.Curve;
@@ -144,7 +144,7 @@ public record BringFrame(
         if (m > 0) {
           int i = row + x;
           expose(camera, i, colour);
-          m *= amount(tile, below, i);
+          m *= tile.amount(below, i);
           below.r()[i] += (colour[0] - below.r()[i]) * m;
           below.g()[i] += (colour[1] - below.g()[i]) * m;
           below.b()[i] += (colour[2] - below.b()[i]) * m;
@@ -152,20 +152,12 @@ public record BringFrame(
       }
     }
 
-    private static float amount(Tile tile, Picture below, int i) {
-      return tile.gate().all()
-          ? tile.strength()
-          : tile.strength() * tile.gate().open(Stops.of(below.luminanceAt(i)));
-    }
-
     /** A pixel of the frame at its new exposure, linear BT.2020. */
     private void expose(Picture camera, int i, float[] out) {
       float r = exposed[0].at(camera.r()[i]);
       float g = exposed[1].at(camera.g()[i]);
       float b = exposed[2].at(camera.b()[i]);
-      out[0] = TO_WORK[0] * r + TO_WORK[1] * g + TO_WORK[2] * b;
-      out[1] = TO_WORK[3] * r + TO_WORK[4] * g + TO_WORK[5] * b;
-      out[2] = TO_WORK[6] * r + TO_WORK[7] * g + TO_WORK[8] * b;
+      Matrix3.apply(TO_WORK, r, g, b, out);
     }
 
     /** The frame laid in, both sides of the region's edge continued from clean pixels. */
@@ -189,7 +181,7 @@ public record BringFrame(
           if (m <= 0 && !band[i]) {
             continue;
           }
-          float share = amount(tile, below, i);
+          float share = tile.amount(below, i);
           for (int c = 0; c < 3; c++) {
             float[] out = below.channel(c);
             float outside = band[i] ? clean[c][i] : out[i];

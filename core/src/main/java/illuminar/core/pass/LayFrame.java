@@ -61,8 +61,6 @@ public record LayFrame(
         double saturation)
     implements Move {
 
-  private static final float EDGE = 0.35f;
-
   public LayFrame {
     Numbers.check(LayFrame.class, "exposure", exposure);
     Numbers.check(LayFrame.class, "warmer", warmer);
@@ -83,7 +81,7 @@ public record LayFrame(
     }
     Tone tone = new Tone(0, contrast, highlights, shadows);
     Matrix3 toWork = Space.SRGB_TO_WORK.after(WhiteShift.srgb(warmer, tint));
-    Guided base = new Guided(Plane.of(1, 1), Plane.of(1, 1));
+    Guided base = Tone.NO_BASE;
     if (highlights != 0 || shadows != 0) {
       Picture small = below.analysis().draw(frame, below.analysis().small());
       Plane stops = Plane.of(small.width(), small.height());
@@ -94,8 +92,7 @@ public record LayFrame(
                     + 0.7152f * exposed[1].at(small.g()[i])
                     + 0.0722f * exposed[2].at(small.b()[i]));
       }
-      int radius = Math.max(2, Math.round(Math.max(small.width(), small.height()) * 0.022f));
-      base = Guided.of(stops, stops, radius, EDGE);
+      base = Tone.base(stops);
     }
     return new Work(
         this,
@@ -156,13 +153,11 @@ public record LayFrame(
         int first = tile.region().row(j);
         for (int x = tile.region().from(j); x < tile.region().to(j); x++) {
           int i = j * raster.width() + x;
-          float m = share[first + x] * tile.strength();
+          float m = share[first + x];
           if (m <= 0) {
             continue;
           }
-          if (!tile.gate().all()) {
-            m *= tile.gate().open(Stops.of(below.luminanceAt(i)));
-          }
+          m *= tile.amount(below, i);
           develop(camera, i, slope[x], offset[x], byPlace, colour);
           if (lay.mode != Blend.NORMAL) {
             blended(below, i, colour, under);
@@ -177,7 +172,7 @@ public record LayFrame(
     /** The frame's pixel as developed, linear BT.2020. */
     private void develop(
         Picture camera, int i, float slope, float offset, boolean byPlace, float[] out) {
-      multiply(
+      Matrix3.apply(
           toWork,
           exposed[0].at(camera.r()[i]),
           exposed[1].at(camera.g()[i]),
@@ -201,7 +196,7 @@ public record LayFrame(
       float g = colour[1];
       codes(r, g, colour[2], colour);
       lay.mode.over(under, colour);
-      multiply(
+      Matrix3.apply(
           FROM_SRGB,
           Srgb.decodeFast(under[0]),
           Srgb.decodeFast(under[1]),
@@ -210,16 +205,10 @@ public record LayFrame(
     }
 
     private static void codes(float r, float g, float b, float[] out) {
-      multiply(TO_SRGB, r, g, b, out);
+      Matrix3.apply(TO_SRGB, r, g, b, out);
       for (int c = 0; c < 3; c++) {
         out[c] = Srgb.encodeFast(out[c]);
       }
-    }
-
-    private static void multiply(float[] m, float r, float g, float b, float[] out) {
-      out[0] = m[0] * r + m[1] * g + m[2] * b;
-      out[1] = m[3] * r + m[4] * g + m[5] * b;
-      out[2] = m[6] * r + m[7] * g + m[8] * b;
     }
   }
 }

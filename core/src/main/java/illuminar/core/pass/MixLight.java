@@ -2,8 +2,8 @@ package illuminar.core.pass;
 
 import illuminar.core.analysis.Analysis;
 import illuminar.core.analysis.LightsApart;
+import illuminar.core.colour.Matrix3;
 import illuminar.core.colour.Space;
-import illuminar.core.colour.Stops;
 import illuminar.core.colour.WhiteShift;
 import illuminar.core.control.Control;
 import illuminar.core.control.Numbers;
@@ -78,13 +78,7 @@ public record MixLight(
     boolean flash = own.role() == Role.FLASH;
     // the picture is made from ambient frames: it has every light but the flash
     String reference =
-        flash
-            ? without
-            : analysis.frames().ambient().stream()
-                .filter(f -> Math.abs(f.stops() - own.stops()) < 0.1)
-                .findFirst()
-                .map(Frame::id)
-                .orElse(with);
+        flash ? without : LightsApart.partner(analysis, own).map(Frame::id).orElse(with);
     float gain = light <= OUT ? 0 : (float) Math.pow(2, light);
     float[] white = WhiteShift.srgb(warmer, tint).floats();
     return new Work(this, response, reference, gain, white, flash ? 0 : 1);
@@ -128,46 +122,43 @@ public record MixLight(
       Picture base = tile.frames().apply(reference);
       float[] share = tile.region().values();
       float[] ratio = new float[3];
+      float[] colour = new float[3];
       for (int j = box[1]; j < box[3]; j++) {
         int first = tile.region().row(j);
         for (int x = tile.region().from(j); x < tile.region().to(j); x++) {
           int i = j * tile.raster().width() + x;
-          float m = share[first + x] * tile.strength();
+          float m = share[first + x];
           if (m <= 0) {
             continue;
           }
-          if (!tile.gate().all()) {
-            m *= tile.gate().open(Stops.of(below.luminanceAt(i)));
-          }
+          m *= tile.amount(below, i);
           ratio(light, base, i, ratio);
-          multiply(below, i, ratio, m);
+          multiply(below, i, ratio, m, colour);
         }
       }
     }
 
     private void ratio(Picture light, Picture base, int i, float[] out) {
-      float r = light.r()[i];
-      float g = light.g()[i];
-      float b = light.b()[i];
+      Matrix3.apply(white, light.r()[i], light.g()[i], light.b()[i], out);
       for (int c = 0; c < 3; c++) {
-        float coloured = white[3 * c] * r + white[3 * c + 1] * g + white[3 * c + 2] * b;
         float is = Math.max(LEAST, response.toLight(c, base.channel(c)[i]));
-        float will = Math.max(0, is + gain * Math.max(0, coloured) - present * light.channel(c)[i]);
+        float mixed = gain * Math.max(0, out[c]) - present * light.channel(c)[i];
+        float will = Math.max(0, is + mixed);
         float shown = Math.max(1e-5f, response.toDisplay(c, is));
         out[c] = response.toDisplay(c, Math.min(1, will)) / shown;
       }
     }
 
-    private static void multiply(Picture p, int i, float[] ratio, float m) {
-      float r = p.r()[i];
-      float g = p.g()[i];
-      float b = p.b()[i];
-      float sr = (TO_SRGB[0] * r + TO_SRGB[1] * g + TO_SRGB[2] * b) * (1 + (ratio[0] - 1) * m);
-      float sg = (TO_SRGB[3] * r + TO_SRGB[4] * g + TO_SRGB[5] * b) * (1 + (ratio[1] - 1) * m);
-      float sb = (TO_SRGB[6] * r + TO_SRGB[7] * g + TO_SRGB[8] * b) * (1 + (ratio[2] - 1) * m);
-      p.r()[i] = FROM_SRGB[0] * sr + FROM_SRGB[1] * sg + FROM_SRGB[2] * sb;
-      p.g()[i] = FROM_SRGB[3] * sr + FROM_SRGB[4] * sg + FROM_SRGB[5] * sb;
-      p.b()[i] = FROM_SRGB[6] * sr + FROM_SRGB[7] * sg + FROM_SRGB[8] * sb;
+    /** {@code colour} is worked with. */
+    private static void multiply(Picture p, int i, float[] ratio, float m, float[] colour) {
+      Matrix3.apply(TO_SRGB, p.r()[i], p.g()[i], p.b()[i], colour);
+      float r = colour[0] * (1 + (ratio[0] - 1) * m);
+      float g = colour[1] * (1 + (ratio[1] - 1) * m);
+      float b = colour[2] * (1 + (ratio[2] - 1) * m);
+      Matrix3.apply(FROM_SRGB, r, g, b, colour);
+      p.r()[i] = colour[0];
+      p.g()[i] = colour[1];
+      p.b()[i] = colour[2];
     }
   }
 }

@@ -99,16 +99,27 @@ public record Tone(
     return t * t * (3 - 2 * t);
   }
 
+  /** Of a picture whose surroundings do not matter. */
+  static final Guided NO_BASE = new Guided(Plane.of(1, 1), Plane.of(1, 1));
+
+  /** The base of a whole picture, from its tones in stops on the small grid. */
+  static Guided base(Plane stops) {
+    return Guided.of(stops, stops, radius(stops), EDGE);
+  }
+
+  private static int radius(Plane stops) {
+    return Math.max(2, Math.round(Math.max(stops.width(), stops.height()) * 0.022f));
+  }
+
   /** Finds the base of the picture below. */
   @Override
   public Ready prepare(Below below) {
     Plane stops = shadows != 0 || highlights != 0 ? below.stops() : Plane.of(1, 1);
-    int radius = Math.max(2, Math.round(Math.max(stops.width(), stops.height()) * 0.022f));
     int[] box = below.region().box();
     Guided maps =
         stops.width() > 1 && box[0] < box[2]
-            ? Guided.within(stops, box, radius, EDGE)
-            : new Guided(Plane.of(1, 1), Plane.of(1, 1));
+            ? Guided.within(stops, box, radius(stops), EDGE)
+            : NO_BASE;
     return new Work(this, maps, below.analysis().fullWidth(), below.analysis().fullHeight());
   }
 

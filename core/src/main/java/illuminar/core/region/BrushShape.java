@@ -43,8 +43,10 @@ final class BrushShape {
     float[] out = new float[raster.pixels()];
     float[] nearest = new float[0];
     float[] along = new float[0];
-    for (Stroke stroke : brush.strokes()) {
-      Line line = Line.of(DrawnLine.read(stroke.path()), stroke, unit, raster);
+    DrawnLine[] lines = lines(brush);
+    for (int k = 0; k < lines.length; k++) {
+      Stroke stroke = brush.strokes().get(k);
+      Line line = Line.of(lines[k], stroke, unit, raster);
       int[] box = line.box(raster);
       if (box[0] >= box[2] || box[1] >= box[3]) {
         continue;
@@ -59,6 +61,16 @@ final class BrushShape {
       lay(stroke, line, box, nearest, along, (float) brush.ceiling(), out);
     }
     return out;
+  }
+
+  /** The strokes' lines, read once for all bands and tiles. */
+  private DrawnLine[] lines(Shape.Brush brush) {
+    return sight.keep(
+        brush.strokes(),
+        DrawnLine[].class,
+        brush.strokes().stream().mapToLong(s -> 16L * s.path().length()).sum(),
+        () ->
+            brush.strokes().stream().map(s -> DrawnLine.read(s.path())).toArray(DrawnLine[]::new));
   }
 
   /** A stroke's line in pixels of the raster. */

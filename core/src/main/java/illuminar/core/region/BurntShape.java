@@ -5,7 +5,6 @@ import illuminar.core.colour.Srgb;
 import illuminar.core.colour.Stops;
 import illuminar.core.filter.Gauss;
 import illuminar.core.frame.FrameRows;
-import illuminar.core.picture.MapRows;
 import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
 import java.util.List;
@@ -27,13 +26,9 @@ final class BurntShape {
             Plane.class,
             grid.pixels() * 4L,
             () -> bloom(burnt, grid, analysis));
-    MapRows rows = MapRows.of(analysis.fullWidth(), analysis.fullHeight(), raster, bloom)[0];
-    float[] row = new float[raster.width()];
-    for (int j = 0; j < raster.height(); j++) {
-      rows.row(j, row, 0);
-      for (int i = 0; i < row.length; i++) {
-        out[j * row.length + i] = Math.max(out[j * row.length + i], row[i]);
-      }
+    float[] share = sight.spread(bloom, raster);
+    for (int i = 0; i < out.length; i++) {
+      out[i] = Math.max(out[i], share[i]);
     }
     return out;
   }

@@ -26,8 +26,11 @@ public record DrawnLine(List<Point> points, List<Double> pressure) {
       return new DrawnLine(points, pressure);
     }
     for (String place : text.strip().split(" ")) {
-      String[] numbers = place.split(",");
+      String[] numbers = place.split(",", -1);
       try {
+        if (numbers.length > 3) {
+          throw new NumberFormatException();
+        }
         x += Integer.parseInt(numbers[0]);
         y += Integer.parseInt(numbers[1]);
         pressure.add(numbers.length > 2 ? Integer.parseInt(numbers[2]) / 100.0 : 1.0);
@@ -48,11 +51,25 @@ public record DrawnLine(List<Point> points, List<Double> pressure) {
    * @throws IllegalArgumentException naming the place that cannot be read
    */
   static void check(String text) {
-    for (int i = 0; i < text.length(); i++) {
-      char c = text.charAt(i);
-      boolean known = c >= '0' && c <= '9' || c == ',' || c == '-' || c == ' ';
-      if (!known) {
+    int digits = 0;
+    int numbers = 1;
+    int places = 0;
+    for (int i = 0; i <= text.length(); i++) {
+      char c = i == text.length() ? ' ' : text.charAt(i);
+      boolean sign = c == '-' && (i == 0 || text.charAt(i - 1) == ',' || text.charAt(i - 1) == ' ');
+      if (c >= '0' && c <= '9' && digits < 9) {
+        digits++;
+      } else if (c == ',' && digits > 0 && numbers < 3) {
+        digits = 0;
+        numbers++;
+      } else if (c == ' ' && digits > 0 && numbers > 1 && places < MOST_PLACES) {
+        digits = 0;
+        numbers = 1;
+        places++;
+      } else if (!sign) {
+        // says what is wrong
         read(text);
+        return;
       }
     }
   }

@@ -91,20 +91,7 @@ public final class RegionWork {
                 Gauss.smooth(
                     new Plane(whole.width(), whole.height(), drawn.at(whole)),
                     feather / 2 * scale));
-    return spread(soft, raster);
-  }
-
-  /** A map of the whole view at a raster. */
-  private float[] spread(Plane map, Raster raster) {
-    Analysis analysis = sight.analysis();
-    MapRows rows = MapRows.of(analysis.fullWidth(), analysis.fullHeight(), raster, map)[0];
-    float[] out = new float[raster.pixels()];
-    if (rows.reach()) {
-      for (int j = 0; j < raster.height(); j++) {
-        rows.row(j, out, j * raster.width());
-      }
-    }
-    return out;
+    return sight.spread(soft, raster);
   }
 
   private Raster grown(Raster raster, int margin) {
@@ -285,7 +272,7 @@ public final class RegionWork {
     } else if (shape instanceof Shape.BurntLight burnt) {
       return BurntShape.draw(burnt, raster, sight);
     } else if (shape instanceof Shape.Moving moving) {
-      return spread(analysis.movement().disagreeing(moving.least()), raster);
+      return sight.spread(analysis.movement().disagreeing(moving.least()), raster);
     }
     return draw(territory.other(((Shape.OtherRegion) shape).region()), raster, sight);
   }

@@ -4,7 +4,9 @@ import illuminar.core.analysis.Analysis;
 import illuminar.core.colour.LabPlanes;
 import illuminar.core.ground.EvenBlendWork;
 import illuminar.core.ground.Ground;
+import illuminar.core.picture.MapRows;
 import illuminar.core.picture.Picture;
+import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
 import java.util.function.Function;
 import java.util.function.Supplier;
@@ -55,5 +57,17 @@ public interface Sight {
     Object key = java.util.List.of("lab", look, in.ground());
     return keep(
         key, LabPlanes.class, grid.pixels() * 12L, () -> LabPlanes.of(look(look, in, grid)));
+  }
+
+  /** A map of the whole view at a raster. */
+  default float[] spread(Plane map, Raster raster) {
+    MapRows rows = MapRows.of(analysis().fullWidth(), analysis().fullHeight(), raster, map)[0];
+    float[] out = new float[raster.pixels()];
+    if (rows.reach()) {
+      for (int j = 0; j < raster.height(); j++) {
+        rows.row(j, out, j * raster.width());
+      }
+    }
+    return out;
   }
 }

@@ -1,11 +1,9 @@
 package illuminar.core.region;
 
-import illuminar.core.analysis.Analysis;
 import illuminar.core.colour.LabPlanes;
-import illuminar.core.picture.MapRows;
+import illuminar.core.picture.Fill;
 import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
-import java.util.ArrayDeque;
 import java.util.List;
 
 /**
@@ -38,32 +36,24 @@ final class SimilarShape {
                       filled(all, x, y, seed, (float) similar.tolerance()),
                       all.width(),
                       all.height()));
-      within(reached, raster, sight.analysis(), out);
+      float[] share = sight.spread(reached, raster);
+      for (int i = 0; i < out.length; i++) {
+        out[i] *= share[i];
+      }
     }
     return out;
   }
 
   /** What hangs together with a seed, four neighbours to a pixel. */
   static boolean[] filled(LabPlanes p, int x, int y, float[] seed, float tolerance) {
-    int w = p.width();
-    int h = p.height();
-    boolean[] in = new boolean[w * h];
-    ArrayDeque<Integer> open = new ArrayDeque<>();
-    open.add(y * w + x);
-    in[y * w + x] = true;
-    while (!open.isEmpty()) {
-      int i = open.poll();
-      int left = i % w > 0 ? i - 1 : i;
-      int right = i % w < w - 1 ? i + 1 : i;
-      int above = i >= w ? i - w : i;
-      int under = i < w * (h - 1) ? i + w : i;
-      for (int k : new int[] {left, right, above, under}) {
-        if (!in[k] && p.difference(k, seed[0], seed[1], seed[2]) <= tolerance) {
-          in[k] = true;
-          open.add(k);
-        }
-      }
-    }
+    boolean[] in = new boolean[p.width() * p.height()];
+    Fill.of(
+        y * p.width() + x,
+        p.width(),
+        p.height(),
+        false,
+        in,
+        (from, to) -> p.difference(to, seed[0], seed[1], seed[2]) <= tolerance);
     return in;
   }
 
@@ -75,16 +65,5 @@ final class SimilarShape {
     }
     Raster grid = new Raster(1, 0, 0, w, h);
     return new Plane(w, h, Grow.by(share, grid, grid, 1, true));
-  }
-
-  private static void within(Plane map, Raster raster, Analysis analysis, float[] out) {
-    MapRows rows = MapRows.of(analysis.fullWidth(), analysis.fullHeight(), raster, map)[0];
-    float[] row = new float[raster.width()];
-    for (int j = 0; j < raster.height(); j++) {
-      rows.row(j, row, 0);
-      for (int i = 0; i < row.length; i++) {
-        out[j * row.length + i] *= row[i];
-      }
-    }
   }
 }

@@ -63,6 +63,7 @@ final class Masks {
 
   private Share drawn(Territory region, boolean outside, Raster raster, Sight sight) {
     float[] out = new float[raster.pixels()];
+    // drawn and kept whole before the bands ask for parts of it side by side
     region.ground().ifPresent(g -> sight.ground(g, raster));
     Bands.of(
         raster.height(),

@@ -1,5 +1,6 @@
 package illuminar.core.render;
 
+import illuminar.core.colour.Stops;
 import illuminar.core.pass.Gate;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
@@ -16,4 +17,10 @@ import java.util.function.Function;
  * @param frames draws a frame at these pixels, display-linear with sRGB primaries
  */
 public record Tile(
-    Raster raster, Share region, Gate gate, float strength, Function<String, Picture> frames) {}
+    Raster raster, Share region, Gate gate, float strength, Function<String, Picture> frames) {
+
+  /** How strongly the pass works on a pixel by its strength and gate, its region apart. */
+  public float amount(Picture below, int i) {
+    return gate.all() ? strength : strength * gate.open(Stops.of(below.luminanceAt(i)));
+  }
+}

@@ -224,7 +224,17 @@ class PartsTest {
     assertThat(DrawnLine.read("100,200 -5,3,50").pressure()).containsExactly(1.0, 0.5);
     assertThat(DrawnLine.read("100,200 -5,3,50").points().get(1))
         .isEqualTo(new Point(95e-5, 203e-5));
-    assertThatThrownBy(() -> new Shape.Loop("1,2 3;4")).hasMessageContaining("3;4");
+    for (String odd :
+        List.of("1,2 3;4", "1,2 5,-", "1,2 7", "1,2  3,4", "1,2 1,2,3,4-", "1,2 --3,4")) {
+      assertThatThrownBy(() -> new Shape.Loop(odd))
+          .as(odd)
+          .hasMessageContaining("a place that reads");
+    }
+    new Shape.Loop("-1,20 30,-4,55 0,0");
+    new Shape.Loop("");
+    new Shape.Loop("1,1 ".repeat(20_000).strip());
+    assertThatThrownBy(() -> new Shape.Loop("1,1 ".repeat(20_001).strip()))
+        .hasMessageContaining("at most 20000 places");
   }
 
   /** Connected and tolerant filling, beside the reference library's flood fill. */

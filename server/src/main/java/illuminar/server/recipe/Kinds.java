@@ -4,7 +4,6 @@ import illuminar.core.ground.Ground;
 import illuminar.core.pass.Catalogue;
 import illuminar.core.pass.Move;
 import illuminar.core.region.Shape;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -29,7 +28,7 @@ public final class Kinds {
 
   /** The types among which a recipe chooses. */
   public static List<Class<?>> choices() {
-    return new ArrayList<>(List.of(Ground.class, Shape.class, Move.class));
+    return List.of(Ground.class, Shape.class, Move.class);
   }
 
   private static String dashed(String name) {

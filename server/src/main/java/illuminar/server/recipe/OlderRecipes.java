@@ -4,6 +4,7 @@ import illuminar.core.region.DrawnLine;
 import illuminar.core.region.Point;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Consumer;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -22,25 +23,33 @@ final class OlderRecipes {
       number(ground, "exposedness", 1);
       flag(ground, "oneWhereMoving");
     }
-    for (JsonNode region : recipe.path("regions")) {
-      region((ObjectNode) region);
-    }
+    objects(recipe.path("regions"), OlderRecipes::region);
     return recipe;
   }
 
-  static void region(ObjectNode region) {
+  /** What is no object is left for the reader to refuse. */
+  private static void objects(JsonNode list, Consumer<ObjectNode> complete) {
+    for (JsonNode node : list) {
+      if (node instanceof ObjectNode object) {
+        complete.accept(object);
+      }
+    }
+  }
+
+  private static void region(ObjectNode region) {
     number(region, "grow", 0);
     number(region, "edge", 0);
     number(region, "density", 1);
-    for (JsonNode part : region.path("parts")) {
-      ObjectNode p = (ObjectNode) part;
-      number(p, "feather", 0);
-      number(p, "strength", 1);
-      flag(p, "invert");
-      flag(p, "off");
-      if (p.path("shape") instanceof ObjectNode shape) {
-        shape(shape);
-      }
+    objects(region.path("parts"), OlderRecipes::part);
+  }
+
+  private static void part(ObjectNode part) {
+    number(part, "feather", 0);
+    number(part, "strength", 1);
+    flag(part, "invert");
+    flag(part, "off");
+    if (part.path("shape") instanceof ObjectNode shape) {
+      shape(shape);
     }
   }
 
@@ -53,9 +62,7 @@ final class OlderRecipes {
         if (!shape.has("limit")) {
           shape.put("limit", "");
         }
-        for (JsonNode stroke : shape.path("strokes")) {
-          stroke((ObjectNode) stroke);
-        }
+        objects(shape.path("strokes"), OlderRecipes::stroke);
       }
       default -> {}
     }

@@ -72,6 +72,11 @@ class RecipeJsonTest {
                         {"id": "p", "combine": "ADD", "shape": {"kind": "other-region", "region": "a"}}]}]}
                     """))
         .hasMessageContaining("region Wall uses itself");
+    String numbers =
+        """
+        {"ground": {"kind": "one-frame", "frame": "a"}, "passes": [], "regions": [7]}
+        """;
+    assertThatThrownBy(() -> json.read(numbers)).hasMessageContaining("cannot be read");
     assertThatThrownBy(() -> json.read("{\"ground\": {\"kind\": \"clay\"}}"))
         .hasMessageContaining("clay");
   }
