@@ -20,6 +20,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/views/{id}/watch": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["watch"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/views/{id}/undo": {
         parameters: {
             query?: never;
@@ -36,6 +52,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/views/{id}/regions/{region}/trim": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["trim"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/views/{id}/redo": {
         parameters: {
             query?: never;
@@ -46,6 +78,54 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["redo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/views/{id}/moving": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["moving"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/solve/reference": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["reference"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/solve/neutral": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["neutral"];
         delete?: never;
         options?: never;
         head?: never;
@@ -172,6 +252,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["cover"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/views/{id}/casts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["casts"];
         put?: never;
         post?: never;
         delete?: never;
@@ -376,6 +472,64 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        Finding: {
+            /** @enum {string} */
+            kind: "HALO" | "MUD" | "OVERSPRAY";
+            at: components["schemas"]["Point"];
+            /** Format: double */
+            radius: number;
+            /** Format: double */
+            amount: number;
+            pass: string;
+            mends: string;
+        };
+        Point: {
+            x: number;
+            y: number;
+        };
+        Thing: {
+            at: components["schemas"]["Point"];
+            /** Format: double */
+            share: number;
+            frame: string;
+        };
+        Asked: {
+            colours: components["schemas"]["Lab"][];
+            present: components["schemas"]["Numbers"];
+            reference: components["schemas"]["Lab"];
+        };
+        Lab: {
+            /** Format: double */
+            l: number;
+            /** Format: double */
+            a: number;
+            /** Format: double */
+            b: number;
+        };
+        Numbers: {
+            /** Format: double */
+            light: number;
+            /** Format: double */
+            warmer: number;
+            /** Format: double */
+            tint: number;
+            /** Format: double */
+            saturation: number;
+        };
+        Solved: {
+            /** Format: double */
+            light: number;
+            /** Format: double */
+            warmer: number;
+            /** Format: double */
+            tint: number;
+            /** Format: double */
+            saturation: number;
+            /** Format: double */
+            left: number;
+            each: number[];
+            said: string;
+        };
         Named: {
             name: string;
         };
@@ -605,8 +759,13 @@ export interface components {
             ground: components["schemas"]["Ground"];
             regions: components["schemas"]["Region"][];
             passes: components["schemas"]["Pass"][];
+            groups: components["schemas"]["Group"][];
         };
         Ground: components["schemas"]["EvenBlend"] | components["schemas"]["OneFrame"] | components["schemas"]["RadianceMerge"];
+        Chosen: {
+            at: components["schemas"]["Point"];
+            frame: string;
+        };
         EvenBlend: {
             /** @enum {string} */
             kind: "even-blend";
@@ -615,6 +774,7 @@ export interface components {
             saturation: number;
             exposedness: number;
             oneWhereMoving: boolean;
+            chosen: components["schemas"]["Chosen"][];
             calm: number;
             towards: string;
         };
@@ -652,7 +812,7 @@ export interface components {
             invert: boolean;
             off: boolean;
         };
-        Shape: components["schemas"]["Brush"] | components["schemas"]["BurntLight"] | components["schemas"]["ColourBand"] | components["schemas"]["Ellipse"] | components["schemas"]["Outline"] | components["schemas"]["Panel"] | components["schemas"]["Ramp"] | components["schemas"]["WindowFinder"] | components["schemas"]["Loop"] | components["schemas"]["ToneBand"] | components["schemas"]["SimilarColour"] | components["schemas"]["Moving"] | components["schemas"]["OtherRegion"];
+        Shape: components["schemas"]["Brush"] | components["schemas"]["BurntLight"] | components["schemas"]["ColourBand"] | components["schemas"]["Ellipse"] | components["schemas"]["FlashTrouble"] | components["schemas"]["Outline"] | components["schemas"]["Panel"] | components["schemas"]["Ramp"] | components["schemas"]["WindowFinder"] | components["schemas"]["Loop"] | components["schemas"]["ToneBand"] | components["schemas"]["SimilarColour"] | components["schemas"]["Moving"] | components["schemas"]["OtherRegion"];
         Stroke: {
             radius: number;
             softness: number;
@@ -693,10 +853,6 @@ export interface components {
             chroma: number;
             softness: number;
         };
-        Point: {
-            x: number;
-            y: number;
-        };
         Ellipse: {
             /** @enum {string} */
             kind: "ellipse";
@@ -705,6 +861,14 @@ export interface components {
             high: number;
             turn: number;
             softness: number;
+        };
+        FlashTrouble: {
+            /** @enum {string} */
+            kind: "flash-trouble";
+            flash: string;
+            /** @enum {string} */
+            trouble: "HOT_SPOT" | "HARD_SHADOW";
+            least: number;
         };
         Outline: {
             /** @enum {string} */
@@ -773,14 +937,25 @@ export interface components {
             gate: components["schemas"]["Gate"];
             strength: number;
             why: string;
+            group: string;
         };
-        Move: components["schemas"]["BringFrame"] | components["schemas"]["LayFrame"] | components["schemas"]["MixLight"] | components["schemas"]["Tone"];
+        Move: components["schemas"]["BringFrame"] | components["schemas"]["RestoreLight"] | components["schemas"]["LayFrame"] | components["schemas"]["MixLight"] | components["schemas"]["ShareFlash"] | components["schemas"]["Tone"] | components["schemas"]["ClearCasts"] | components["schemas"]["Colour"] | components["schemas"]["ClearHaze"] | components["schemas"]["Balance"] | components["schemas"]["EvenOut"] | components["schemas"]["Calm"];
         BringFrame: {
             /** @enum {string} */
             kind: "bring-frame";
             frame: string;
             over: number;
             edge: number;
+            warmer: number;
+            tint: number;
+            saturation: number;
+        };
+        RestoreLight: {
+            /** @enum {string} */
+            kind: "restore-light";
+            frame: string;
+            from: number;
+            brightest: number;
         };
         LayFrame: {
             /** @enum {string} */
@@ -805,6 +980,16 @@ export interface components {
             warmer: number;
             tint: number;
         };
+        ShareFlash: {
+            /** @enum {string} */
+            kind: "share-flash";
+            flash: string;
+            ambient: string;
+            share: number;
+            colour: number;
+            warmer: number;
+            tint: number;
+        };
         Tone: {
             /** @enum {string} */
             kind: "tone";
@@ -812,6 +997,48 @@ export interface components {
             contrast: number;
             highlights: number;
             shadows: number;
+        };
+        ClearCasts: {
+            /** @enum {string} */
+            kind: "clear-casts";
+            /** @enum {string} */
+            source: "FLASH" | "SURFACES";
+            flash: string;
+            amount: number;
+            warmth: number;
+        };
+        Colour: {
+            /** @enum {string} */
+            kind: "colour";
+            warmer: number;
+            tint: number;
+            saturation: number;
+        };
+        ClearHaze: {
+            /** @enum {string} */
+            kind: "clear-haze";
+            amount: number;
+            guard: number;
+            saturation: number;
+        };
+        Balance: {
+            /** @enum {string} */
+            kind: "balance";
+            light: number;
+            warmer: number;
+            tint: number;
+            saturation: number;
+        };
+        EvenOut: {
+            /** @enum {string} */
+            kind: "even-out";
+            amount: number;
+            reach: number;
+        };
+        Calm: {
+            /** @enum {string} */
+            kind: "calm";
+            frame: string;
         };
         Where: {
             region: string;
@@ -822,6 +1049,13 @@ export interface components {
             full: number;
             fullTo: number;
             to: number;
+        };
+        Group: {
+            id: string;
+            name: string;
+            on: boolean;
+            where: components["schemas"]["Where"];
+            strength: number;
         };
         RecipeState: {
             recipe: components["schemas"]["Recipe"];
@@ -892,6 +1126,32 @@ export interface operations {
             };
         };
     };
+    watch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Recipe"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Finding"][];
+                };
+            };
+        };
+    };
     undo: {
         parameters: {
             query?: never;
@@ -916,6 +1176,33 @@ export interface operations {
             };
         };
     };
+    trim: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                region: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Recipe"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Region"];
+                };
+            };
+        };
+    };
     redo: {
         parameters: {
             query?: never;
@@ -936,6 +1223,80 @@ export interface operations {
                 };
                 content: {
                     "application/json": string;
+                };
+            };
+        };
+    };
+    moving: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Recipe"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Thing"][];
+                };
+            };
+        };
+    };
+    reference: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Asked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Solved"];
+                };
+            };
+        };
+    };
+    neutral: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Asked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Solved"];
                 };
             };
         };
@@ -1208,6 +1569,31 @@ export interface operations {
                 };
                 content: {
                     "image/jpeg": string;
+                };
+            };
+        };
+    };
+    casts: {
+        parameters: {
+            query: {
+                source: "FLASH" | "SURFACES";
+                flash?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/png": string;
                 };
             };
         };

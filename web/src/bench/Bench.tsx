@@ -18,11 +18,13 @@ import { TopBar } from "../kit/Page";
 import { Said } from "../kit/Said";
 import { look } from "../theme";
 import { KEYS, useKeys } from "./keys";
+import { Board } from "./balance/Board";
 import { Ladder } from "./ladder/Ladder";
 import { Readings } from "./readings/Readings";
 import { RecipePanel } from "./recipe/RecipePanel";
 import { Shelf } from "./regions/Shelf";
 import { Stage } from "./stage/Stage";
+import { WatchList } from "./watch/Watch";
 import { useShallow } from "zustand/react/shallow";
 import {
   geometry,
@@ -67,6 +69,8 @@ export function Bench() {
         >
           <Stage />
           <Shelf />
+          <WatchList />
+          <Board />
           {problem && (
             <Box sx={{ position: "absolute", left: 16, right: 16, top: 12 }}>
               <Said problem={problem} onClose={() => put({ problem: undefined })} />
@@ -133,12 +137,13 @@ function Alone() {
 
 function Bar({ onHelp }: { onHelp: () => void }) {
   const s = useBench(
-    useShallow(({ sheet, zoom, stage, surround, zebra, tool, saved }: BenchState) => ({
+    useShallow(({ sheet, zoom, stage, surround, zebra, watching, tool, saved }: BenchState) => ({
       sheet,
       zoom,
       stage,
       surround,
       zebra,
+      watching,
       tool,
       canUndo: saved.canUndo,
       canRedo: saved.canRedo,
@@ -186,6 +191,9 @@ function Bar({ onHelp }: { onHelp: () => void }) {
         </Menu>
         <ToggleButton value="z" selected={s.zebra} onChange={() => put({ zebra: !s.zebra })}>
           Zebra
+        </ToggleButton>
+        <ToggleButton value="h" selected={s.watching} onChange={() => put({ watching: !s.watching })}>
+          Watch
         </ToggleButton>
         <ToggleButton
           value="p"

@@ -7,6 +7,7 @@ import {
   put,
   redo,
   refreshMask,
+  settle,
   showAlone,
   showBefore,
   undo,
@@ -17,12 +18,14 @@ import {
 
 /** All keys of the bench, for the list and for the hands. */
 export const KEYS: { keys: string; does: string }[] = [
-  { keys: "1 2 3 4 5", does: "stages Frames, Ground, Windows, Lights, Tone" },
+  { keys: "1 to 9, 0", does: "stages from Frames to Finish" },
   { keys: ", .", does: "down and up the ladder" },
   { keys: "hold B", does: "before: the ground alone" },
   { keys: "V", does: "veil on and off" },
   { keys: "Shift V", does: "region in black and white" },
   { keys: "Z", does: "zebra on burnt and blocked" },
+  { keys: "H", does: "watch: halos, mud, overspray" },
+  { keys: "T", does: "balance board" },
   { keys: "C", does: "colour off, to judge lightness" },
   { keys: "P", does: "pin a probe" },
   { keys: "N", does: "new region" },
@@ -74,9 +77,14 @@ export function useKeys(help: () => void) {
         v: () => put({ veil: s.veil === "off" ? "veil" : "off" }),
         V: () => put({ veil: s.veil === "mono" ? "veil" : "mono" }),
         z: () => put({ zebra: !s.zebra }),
+        t: () => put({ board: !s.board }),
+        h: () => put({ watching: !s.watching }),
         c: () => put({ colourOff: !s.colourOff }),
         p: () => put({ tool: s.tool === "probe" ? "look" : "probe" }),
-        n: () => addRegion(nextName()),
+        n: () => {
+          addRegion(nextName());
+          settle();
+        },
         o: () => put({ tool: "outline", draft: [] }),
         l: () => put({ tool: "loop" }),
         r: () => put({ tool: "ramp" }),

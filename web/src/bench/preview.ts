@@ -67,7 +67,7 @@ export interface Listener {
   connected: (is: boolean) => void;
 }
 
-interface Probe {
+export interface Probe {
   id: string;
   x: number;
   y: number;

@@ -1,5 +1,6 @@
 import { create } from "zustand";
 import {
+  type Group,
   ask,
   Refused,
   type Kind,
@@ -89,6 +90,12 @@ export interface BenchState {
   /** Round trip of the last picture that was as fine as the screen. */
   sharpMs: number;
   probes: Probe[];
+  /** The probe that others are compared with; the first where it is empty. */
+  reference: string;
+  /** Whether the balance board is open. */
+  board: boolean;
+  /** What the light on the surfaces is shown by, where its casts are shown. */
+  casts?: { source: "FLASH" | "SURFACES"; flash: string };
   readings: ProbeReading[];
   pointer?: ProbeReading;
   alone: string;
@@ -106,6 +113,8 @@ export interface BenchState {
   tint: string;
   zebra: boolean;
   colourOff: boolean;
+  /** Whether the picture is looked over for faults. */
+  watching: boolean;
   surround: "grey" | "white" | "dark";
   mask?: { region: string; image: ImageBitmap; raster: Raster };
   maskThumbs: Record<string, { image: ImageBitmap; share: number }>;
@@ -123,6 +132,8 @@ const start: BenchState = {
   roundMs: 0,
   sharpMs: 0,
   probes: [],
+  reference: "",
+  board: false,
   readings: [],
   alone: "",
   before: false,
@@ -139,6 +150,7 @@ const start: BenchState = {
   tint: localStorage.getItem("tint") ?? "#35566f",
   zebra: false,
   colourOff: false,
+  watching: false,
   surround: (localStorage.getItem("surround") as BenchState["surround"]) ?? "grey",
   maskThumbs: {},
 };
@@ -226,7 +238,8 @@ export function refresh() {
     recipe: s.before ? { ...s.recipe, passes: [] } : s.recipe,
     frame: s.alone || undefined,
     raster: draft ? coarser(r) : r,
-    probes: s.probes,
+    // the server compares with the first
+    probes: [...s.probes].sort((a, b) => Number(b.id === s.reference) - Number(a.id === s.reference)),
     quality: s.moving ? 0.85 : 0.93,
   });
 }
@@ -482,6 +495,7 @@ export function addPass(kind: Kind, region: string, given: Record<string, string
     gate: ALL_TONES,
     strength: 1,
     why: "",
+    group: "",
   };
   const stages = get().kinds.map((k) => k.kind);
   change((r) => {
@@ -490,6 +504,40 @@ export function addPass(kind: Kind, region: string, given: Record<string, string
     return { ...r, passes: [...r.passes.slice(0, after), pass, ...r.passes.slice(after)] };
   });
   set({ pass: pass.id });
+  settle();
+}
+
+/** Puts passes together; a new group takes in the pass that asked for it. */
+export function addGroup(pass: string) {
+  const id = newId();
+  change((r) => ({
+    ...r,
+    groups: [
+      ...r.groups,
+      {
+        id,
+        name: `Group ${r.groups.length + 1}`,
+        on: true,
+        where: { region: "", outside: false },
+        strength: 1,
+      },
+    ],
+    passes: r.passes.map((p) => (p.id === pass ? { ...p, group: id } : p)),
+  }));
+  settle();
+}
+
+export function changeGroup(id: string, to: Partial<Group>) {
+  change((r) => ({ ...r, groups: r.groups.map((g) => (g.id === id ? { ...g, ...to } : g)) }));
+}
+
+/** Takes a group apart; its passes stay. */
+export function removeGroup(id: string) {
+  change((r) => ({
+    ...r,
+    groups: r.groups.filter((g) => g.id !== id),
+    passes: r.passes.map((p) => (p.group === id ? { ...p, group: "" } : p)),
+  }));
   settle();
 }
 
@@ -523,10 +571,9 @@ export function newPart(shape: Shape, combine: Part["combine"] = "ADD"): Part {
   return { id: newId(), combine, shape, feather: 0, strength: 1, invert: false, off: false };
 }
 
-/** Makes a region from a first shape, or an empty one to be drawn into. */
-export function addRegion(name: string, shape?: Shape): string {
+/** Makes a region of some parts, or an empty one to be drawn into; not yet a step. */
+export function addRegion(name: string, ...parts: Part[]): string {
   const id = newId();
-  const parts = shape ? [newPart(shape)] : [];
   keepRegion({ id, name, parts, grow: 0, edge: 0, feather: 0, density: 1, invert: false });
   return id;
 }
@@ -536,7 +583,6 @@ function keepRegion(region: Region) {
   set({ region: region.id, part: region.parts[0]?.id ?? "" });
   refreshMask();
   refreshThumbs();
-  settle();
 }
 
 /** Copies a region, turned round where its opposite is wanted. */
@@ -545,6 +591,7 @@ export function copyRegion(id: string, opposite: boolean) {
   if (!old) return;
   const name = opposite ? `Outside ${old.name}` : `${old.name}, copy`;
   keepRegion({ ...old, id: newId(), name, invert: opposite ? !old.invert : old.invert });
+  settle();
 }
 
 /** Takes a region away; passes that used it are switched off, parts and brushes leave it out. */
@@ -561,10 +608,30 @@ export function removeRegion(id: string) {
     passes: r.passes.map((p) =>
       p.where.region === id ? { ...p, where: { region: "", outside: false }, on: false } : p,
     ),
+    groups: r.groups.map((g) =>
+      g.where.region === id ? { ...g, where: { region: "", outside: false }, on: false } : g,
+    ),
   }));
   set({ region: "", part: "" });
   refreshMask();
   settle();
+}
+
+/** Takes out of a region what makes no difference where it is used; says how many bytes that was. */
+export async function trimRegion(id: string): Promise<number> {
+  const { recipe, sheet } = get();
+  const old = recipe!.regions.find((r) => r.id === id)!;
+  const trimmed = await ask<Region>(`/api/views/${sheet!.id}/regions/${id}/trim`, {
+    method: "POST",
+    body: recipe,
+  });
+  const less = JSON.stringify(old).length - JSON.stringify(trimmed).length;
+  // what was drawn meanwhile stays as it is
+  if (less > 0 && get().recipe?.regions.find((r) => r.id === id) === old) {
+    changeRegion(id, trimmed);
+    settle();
+  }
+  return less;
 }
 
 /** The name for the next region. */
@@ -668,8 +735,14 @@ function keepProbes() {
 export function pin(x: number, y: number) {
   const { probes, sheet } = get();
   const radius = Math.max(4, Math.round((sheet?.width ?? 1000) / 200));
-  set({ probes: [...probes, { id: newId(), x, y, radius }].slice(-6), tool: "look" });
+  set({ probes: [...probes, { id: newId(), x, y, radius }].slice(-24), tool: "look" });
   keepProbes();
+  refresh();
+}
+
+/** Compares all probes with one of them. */
+export function compareWith(reference: string) {
+  set({ reference });
   refresh();
 }
 

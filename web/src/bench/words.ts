@@ -43,9 +43,23 @@ export function strengthWords(pass: Pass): string {
   return amount(pass.strength * 100, 1, "%");
 }
 
-/** How many passes use a region. */
+/** How many passes a region is used by: themselves, by their group, or by way of another region. */
 export function uses(recipe: Recipe, region: string): number {
-  return recipe.passes.filter((p) => p.where.region === region).length;
+  const above = (id: string): string[] => [
+    id,
+    ...recipe.regions
+      .filter((r) =>
+        r.parts.some(
+          ({ shape }) =>
+            (shape.kind === "other-region" && shape.region === id) ||
+            (shape.kind === "brush" && shape.limit === id),
+        ),
+      )
+      .flatMap((r) => above(r.id)),
+  ];
+  const all = above(region);
+  const groups = recipe.groups.filter((g) => all.includes(g.where.region)).map((g) => g.id);
+  return recipe.passes.filter((p) => all.includes(p.where.region) || groups.includes(p.group)).length;
 }
 
 export function newId(): string {
@@ -82,9 +96,10 @@ export function framesUsed(recipe: Recipe): string[] {
   const ground = recipe.ground.kind === "one-frame" ? [recipe.ground.frame] : recipe.ground.frames;
   const passes = recipe.passes
     .filter((p) => p.on)
-    .flatMap((p) =>
-      "frame" in p.move ? [p.move.frame] : "with" in p.move ? [p.move.with, p.move.without] : [],
-    );
+    .flatMap((p) => {
+      const move = p.move as unknown as Record<string, unknown>;
+      return ["frame", "with", "without", "flash", "ambient"].map((k) => String(move[k] ?? ""));
+    });
   return [...new Set([...ground, ...passes])].filter(Boolean);
 }
 

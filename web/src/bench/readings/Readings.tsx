@@ -140,7 +140,7 @@ export function Readings() {
             <th>b*</th>
             <th>spread</th>
             <th>stops</th>
-            <th>ΔE00 to 1</th>
+            <th>ΔE00 to ref.</th>
           </tr>
         </thead>
         <tbody>
@@ -149,7 +149,7 @@ export function Readings() {
               key={p.id}
               name={`Probe ${s.probes.indexOf(p) + 1}`}
               of={s.readings.find((r) => r.id === p.id)}
-              first={p === s.probes[0]}
+              first={p.id === s.reference || (!s.reference && p === s.probes[0])}
             />
           ))}
           <Row name="Pointer" of={s.pointer} />

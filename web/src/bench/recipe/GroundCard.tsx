@@ -1,8 +1,10 @@
 import { Box, Button, Checkbox, FormControlLabel, MenuItem, MenuList, Typography } from "@mui/material";
 import { useState } from "react";
-import type { Control, Ground } from "../../api/client";
+import { useQuery } from "@tanstack/react-query";
+import { ask, type Control, type EvenBlend, type Ground, type Point, type Thing } from "../../api/client";
 import { Scale } from "../../kit/Scale";
-import { change, put, settle, useBench } from "../store";
+import { firstShape } from "../regions/found";
+import { addRegion, change, newPart, put, settle, useBench } from "../store";
 import { carefulValues, frameName } from "../words";
 import { FrameChooser } from "./editors";
 import { Word } from "./Word";
@@ -46,7 +48,7 @@ export function GroundCard() {
         selected={ground.kind === "even-blend"}
         disabled={ambient.length < 2}
         onClick={() => {
-          to({ ...careful("even-blend"), ...several, oneWhereMoving: true } as Ground);
+          to({ ...careful("even-blend"), ...several, oneWhereMoving: true, chosen: [] } as unknown as Ground);
           settle();
           close();
         }}
@@ -193,8 +195,85 @@ export function GroundCard() {
               label="Moving things from one frame each"
             />
           )}
+          {even && ground.oneWhereMoving && <MovingThings ground={ground} />}
         </Box>
       )}
     </Box>
   );
+}
+
+/** Each moving thing with the frame that it is taken from; another can be chosen. */
+function MovingThings({ ground }: { ground: EvenBlend }) {
+  const size = useBench((s) => s.sheet!);
+  const view = size.id;
+  const frames = size.frames;
+  const regions = useBench((s) => s.recipe!.regions);
+  const things = useQuery({
+    queryKey: ["moving", view, ground],
+    queryFn: () =>
+      ask<Thing[]>(`/api/views/${view}/moving`, {
+        method: "POST",
+        body: { ground, regions: [], passes: [], groups: [] },
+      }),
+    placeholderData: (before) => before,
+  });
+  const choose = (thing: Thing, frame: string) => {
+    const chosen = [
+      ...ground.chosen.filter((c) => c.at.x !== thing.at.x || c.at.y !== thing.at.y),
+      { at: thing.at, frame },
+    ];
+    change((r) => ({ ...r, ground: { ...ground, chosen } }));
+    settle();
+  };
+  const shown = regions.some((r) => r.parts.some((p) => p.shape.kind === "moving"));
+  const all = things.data ?? [];
+  return (
+    <Box aria-label="Moving things" role="group" sx={{ mt: 0.5 }}>
+      {things.data && all.length === 0 && <Typography color="text.secondary">Nothing moved.</Typography>}
+      {all.slice(0, 8).map((t, i) => (
+        <Typography key={`${t.at.x} ${t.at.y}`} component="div">
+          {i + 1}. {placed(t.at, size)}, {(100 * t.share).toFixed(t.share < 0.01 ? 2 : 1)} %, from{" "}
+          <Word
+            label={`Frame of moving thing ${i + 1}`}
+            text={frameName(
+              frames.find((f) => f.id === t.frame),
+              frames,
+            )}
+          >
+            {(close) => (
+              <FrameChooser
+                value={t.frame}
+                among={ground.frames}
+                onPick={(frame) => {
+                  choose(t, frame);
+                  close();
+                }}
+              />
+            )}
+          </Word>
+        </Typography>
+      ))}
+      {all.length > 8 && <Typography color="text.secondary">and {all.length - 8} smaller ones</Typography>}
+      {!shown && all.length > 0 && (
+        <Button
+          onClick={() => {
+            addRegion("Moving things", newPart(firstShape("moving")!));
+            settle();
+          }}
+          sx={{ mt: 0.5, px: 1, py: 0.1, fontSize: 12 }}
+        >
+          Show as a region
+        </Button>
+      )}
+    </Box>
+  );
+}
+
+/** Where in the picture a place lies, in words. */
+function placed(at: Point, { width, height }: { width: number; height: number }): string {
+  const long = Math.max(width, height);
+  const third = (v: number, names: [string, string, string]) => names[Math.min(2, Math.floor(v * 3))];
+  const across = third((at.x * long) / width, ["left", "middle", "right"]);
+  const down = third((at.y * long) / height, ["upper", "", "lower"]);
+  return [down, across].filter(Boolean).join(" ");
 }

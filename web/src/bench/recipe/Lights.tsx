@@ -1,7 +1,8 @@
 import { Box, Button, Tooltip, Typography } from "@mui/material";
 import { useQuery } from "@tanstack/react-query";
-import { ask, type Offer } from "../../api/client";
-import { addPass, useBench } from "../store";
+import { ask, type FlashTrouble, type Offer, type Shape } from "../../api/client";
+import { addPass, addRegion, newPart, useBench } from "../store";
+import { carefulValues } from "../words";
 
 /** The single lights that the frames let one take apart, and why others cannot be. */
 export function Lights() {
@@ -17,6 +18,8 @@ export function Lights() {
   const offers = lights.data ?? [];
   const mixed = (o: Offer) =>
     passes.some((p) => p.move.kind === "mix-light" && p.move.with === o.with && p.move.without === o.without);
+  const frames = useBench((s) => s.sheet?.frames) ?? [];
+  const isFlash = (id: string) => frames.some((f) => f.id === id && f.role === "FLASH");
   if (!kind || offers.length === 0) return null;
   return (
     <Box sx={{ pl: "22px", mt: 0.5, display: "flex", gap: 0.5, flexWrap: "wrap", alignItems: "center" }}>
@@ -34,6 +37,7 @@ export function Lights() {
             </Button>
           </Tooltip>
         ))}
+      <FlashWork offers={offers.filter((o) => o.usable && isFlash(o.with))} />
       {offers
         .filter((o) => !o.usable)
         .map((o) => (
@@ -42,5 +46,50 @@ export function Lights() {
           </Typography>
         ))}
     </Box>
+  );
+}
+
+/** What else a flash frame beside its ambient frame is good for. */
+function FlashWork({ offers }: { offers: Offer[] }) {
+  const kinds = useBench((s) => s.kinds);
+  const parts = useBench((s) => s.partKinds);
+  const share = kinds.find((k) => k.kind === "share-flash");
+  const lay = kinds.find((k) => k.kind === "lay-frame");
+  const careful = carefulValues(parts.find((k) => k.kind === "flash-trouble")?.controls);
+  if (!share || !lay || offers.length === 0) return null;
+  const small = { px: 1, py: 0.1, fontSize: 12 };
+  const mend = (o: Offer, trouble: FlashTrouble["trouble"]) => {
+    // another flash frame lights the place from elsewhere; the ambient one has no flash at all
+    const other = offers.find((x) => x.with !== o.with)?.with ?? o.without;
+    const name = trouble === "HOT_SPOT" ? "Hot spots" : "Hard shadows";
+    const shape = { kind: "flash-trouble", ...careful, flash: o.with, trouble } as Shape;
+    addPass(lay, addRegion(`${name}, ${o.name.toLowerCase()}`, newPart(shape)), { frame: other });
+  };
+  return (
+    <>
+      {offers.map((o) => (
+        <Box key={o.with} sx={{ width: "100%", display: "flex", gap: 0.5, flexWrap: "wrap" }}>
+          <Tooltip title="A share of the flash frame, and its colours under the room's light">
+            <Button onClick={() => addPass(share, "", { flash: o.with, ambient: o.without })} sx={small}>
+              Share {o.name.toLowerCase()} with ambient
+            </Button>
+          </Tooltip>
+          <Tooltip title="Found in the frames, and taken from another frame">
+            <Button onClick={() => mend(o, "HOT_SPOT")} sx={small} aria-label={`Mend hot spots of ${o.name}`}>
+              Hot spots
+            </Button>
+          </Tooltip>
+          <Tooltip title="Found in the frames, and taken from another frame">
+            <Button
+              onClick={() => mend(o, "HARD_SHADOW")}
+              sx={small}
+              aria-label={`Mend hard shadows of ${o.name}`}
+            >
+              Hard shadows
+            </Button>
+          </Tooltip>
+        </Box>
+      ))}
+    </>
   );
 }

@@ -8,7 +8,7 @@ import { memo } from "react";
 import type { Kind, Pass } from "../../api/client";
 import { amount } from "../../kit/Scale";
 import { look } from "../../theme";
-import { changePass, put, removePass, reorderPass, select, settle, useBench } from "../store";
+import { addGroup, changePass, put, removePass, reorderPass, select, settle, useBench } from "../store";
 import { frameName, gateWords, numbers, strengthWords } from "../words";
 import { FrameChooser, GateEditor, NumberEditor, RegionChooser, StrengthEditor } from "./editors";
 import { Word } from "./Word";
@@ -72,6 +72,7 @@ export const PassCard = memo(function PassCard({ pass, kind }: { pass: Pass; kin
               {pass.why}
             </Typography>
           )}
+          <GroupLine pass={pass} />
           <Box sx={{ display: "flex", mt: 0.5, ml: -0.5 }}>
             <IconButton aria-label="Earlier" onClick={() => reorderPass(pass.id, -1)}>
               <ArrowUpward sx={small} />
@@ -89,6 +90,44 @@ export const PassCard = memo(function PassCard({ pass, kind }: { pass: Pass; kin
     </Box>
   );
 });
+
+/** Which group the pass belongs to. */
+function GroupLine({ pass }: { pass: Pass }) {
+  const groups = useBench((s) => s.recipe!.groups);
+  const group = groups.find((g) => g.id === pass.group);
+  const pick = (id: string, close: () => void) => {
+    changePass(pass.id, { group: id });
+    settle();
+    close();
+  };
+  return (
+    <Typography component="div" color="text.secondary" sx={{ mt: 0.75 }}>
+      Belongs to{" "}
+      <Word label="Group" text={group?.name ?? "no group"}>
+        {(close) => (
+          <MenuList autoFocus aria-label="Groups">
+            <MenuItem selected={!group} onClick={() => pick("", close)}>
+              no group
+            </MenuItem>
+            {groups.map((g) => (
+              <MenuItem key={g.id} selected={g === group} onClick={() => pick(g.id, close)}>
+                {g.name}
+              </MenuItem>
+            ))}
+            <MenuItem
+              onClick={() => {
+                addGroup(pass.id);
+                close();
+              }}
+            >
+              a new group
+            </MenuItem>
+          </MenuList>
+        )}
+      </Word>
+    </Typography>
+  );
+}
 
 /** The catalogue's sentence with its words made into controls. */
 function Sentence({ pass, kind }: { pass: Pass; kind: Kind }) {
@@ -110,7 +149,16 @@ function Sentence({ pass, kind }: { pass: Pass; kind: Kind }) {
             : "the whole picture";
           return (
             <Word key={i} label="Region" text={text} tint={region ? "region" : "plain"}>
-              {(close) => <RegionChooser pass={pass} onDone={close} />}
+              {(close) => (
+                <RegionChooser
+                  where={pass.where}
+                  onPick={(where) => {
+                    changePass(pass.id, { where });
+                    settle();
+                    close();
+                  }}
+                />
+              )}
             </Word>
           );
         }
@@ -136,7 +184,11 @@ function Sentence({ pass, kind }: { pass: Pass; kind: Kind }) {
           <Word
             key={i}
             label={control.label}
-            text={amount(numbers(pass.move)[name], control.step, control.unit === "st" ? "st" : control.unit)}
+            text={
+              control.unit === "%"
+                ? amount(100 * numbers(pass.move)[name], 1, "%")
+                : amount(numbers(pass.move)[name], control.step, control.unit)
+            }
             tint="amount"
           >
             {() => (

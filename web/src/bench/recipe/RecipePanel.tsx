@@ -1,12 +1,17 @@
-import { Box, Button, Typography } from "@mui/material";
+import { Box, Typography } from "@mui/material";
 import type { ReactNode } from "react";
-import type { Kind } from "../../api/client";
+import type { Kind, Region, Shape } from "../../api/client";
 import { look } from "../../theme";
 import { useShallow } from "zustand/react/shallow";
-import { addPass, useBench, type BenchState } from "../store";
-import { bytes, frameName } from "../words";
+import { addPass, addRegion, newPart, useBench, type BenchState } from "../store";
+import { bytes, carefulValues, frameName } from "../words";
+import { BoardButton } from "../balance/Board";
+import { CastMapButton } from "../balance/CastMap";
+import { toldBy } from "../regions/found";
 import { GroundCard } from "./GroundCard";
+import { Groups } from "./Groups";
 import { Lights } from "./Lights";
+import { StageButton } from "./StageButton";
 import { PassCard } from "./PassCard";
 import { RegionCard } from "../regions/RegionCard";
 
@@ -45,6 +50,39 @@ function Stage({
   );
 }
 
+/** Restores what is burnt, windows left out, from the darkest frame; all of it can be changed. */
+function restoreLight(kind: Kind) {
+  const { sheet, recipe, partKinds, region } = useBench.getState();
+  const frames = sheet!.frames;
+  const darkest = [...frames].filter((f) => f.role === "AMBIENT").sort((a, b) => a.stops - b.stops)[0];
+  const anchor = frames.find((f) => f.anchor) ?? frames[0];
+  const careful = (k: string) => carefulValues(partKinds.find((p) => p.kind === k)?.controls);
+  const burnt = (r: Region) => r.parts.some((p) => p.shape.kind === "burnt-light");
+  const own = recipe!.regions.find((r) => r.id === region && burnt(r)) ?? recipe!.regions.find(burnt);
+  const parts = [
+    newPart({ kind: "burnt-light", ...careful("burnt-light"), frame: anchor.id, bloom: 12 } as Shape),
+  ];
+  if (recipe!.passes.some((p) => p.move.kind === "bring-frame")) {
+    parts.push(
+      newPart({ kind: "window-finder", ...careful("window-finder"), grow: 6 } as Shape, "TAKE_AWAY"),
+    );
+  }
+  const at = own?.id ?? addRegion("Burnt light", ...parts);
+  addPass(kind, at, { frame: darkest?.id ?? anchor.id });
+}
+
+/** The stages that hold passes, with their keys. */
+const STAGES = [
+  { number: "3", name: "Windows" },
+  { number: "4", name: "Lights" },
+  { number: "5", name: "Tone" },
+  { number: "6", name: "Colour" },
+  { number: "7", name: "Air" },
+  { number: "8", name: "Balance" },
+  { number: "9", name: "Mend" },
+  { number: "0", name: "Finish" },
+];
+
 /** The recipe, stage by stage in the order of work; what is drawn comes from the catalogue. */
 export function RecipePanel() {
   const s = useBench(
@@ -65,12 +103,16 @@ export function RecipePanel() {
   const anchor = frames.find((f) => f.anchor);
   const moved = Math.max(...frames.map((f) => Math.hypot(f.movedX, f.movedY)));
   const lost = frames.filter((f) => !f.sure);
-  const stages = [
-    { number: "3", name: "Windows" },
-    { number: "4", name: "Lights" },
-    { number: "5", name: "Tone" },
-  ];
+  const stages = STAGES.filter((stage) => s.kinds.some((k) => k.stage === stage.name));
   const add = (kind: Kind) => {
+    if (kind.kind === "restore-light") {
+      restoreLight(kind);
+      return;
+    }
+    if (kind.kind === "clear-casts") {
+      addPass(kind, "", toldBy(frames));
+      return;
+    }
     const window =
       frames.find((f) => f.role === "WINDOW") ?? [...frames].sort((a, b) => a.stops - b.stops)[0];
     const anchorId = frames.find((f) => f.anchor)?.id ?? window.id;
@@ -117,20 +159,20 @@ export function RecipePanel() {
               <PassCard key={p.id} pass={p} kind={kinds.find((k) => k.kind === p.move.kind)!} />
             ))}
             {stage.name === "Lights" && <Lights />}
+            {stage.name === "Colour" && <CastMapButton />}
+            {stage.name === "Balance" && <BoardButton />}
             {kinds
               .filter((k) => k.frames.length < 2)
+              .filter((k) => k.frames.length === 0 || k.kind === "clear-casts" || frames.length > 1)
               .map((k) => (
-                <Button
-                  key={k.kind}
-                  onClick={() => add(k)}
-                  sx={{ ml: "22px", mt: 0.5, px: 1, py: 0.1, fontSize: 12 }}
-                >
-                  {passes.length === 0 ? k.name : `Another: ${k.name.toLowerCase()}`}
-                </Button>
+                <StageButton key={k.kind} onClick={() => add(k)}>
+                  {passes.some((p) => p.move.kind === k.kind) ? `Another: ${k.name.toLowerCase()}` : k.name}
+                </StageButton>
               ))}
           </Stage>
         );
       })}
+      <Groups />
     </Box>
   );
 }

@@ -5,44 +5,57 @@ import { changePass, moveControl, put, settle, useBench } from "../store";
 import { ALL_TONES, frameName, isAll, numbers } from "../words";
 
 /** Chooses a frame. */
-export function FrameChooser({ value, onPick }: { value: string; onPick: (id: string) => void }) {
+export function FrameChooser({
+  value,
+  among,
+  onPick,
+}: {
+  value: string;
+  /** Ids of the frames on offer; all where it is left out. */
+  among?: string[];
+  onPick: (id: string) => void;
+}) {
   const frames = useBench((s) => s.sheet!.frames);
   return (
     <MenuList autoFocus aria-label="Frames">
-      {frames.map((f) => (
-        <MenuItem key={f.id} selected={f.id === value} onClick={() => onPick(f.id)}>
-          <Box component="img" src={`/api/frames/${f.id}/thumb`} alt="" sx={{ width: 54, mr: 1.25 }} />
-          {frameName(f, frames)}
-        </MenuItem>
-      ))}
+      {frames
+        .filter((f) => !among || among.includes(f.id))
+        .map((f) => (
+          <MenuItem key={f.id} selected={f.id === value} onClick={() => onPick(f.id)}>
+            <Box component="img" src={`/api/frames/${f.id}/thumb`} alt="" sx={{ width: 54, mr: 1.25 }} />
+            {frameName(f, frames)}
+          </MenuItem>
+        ))}
     </MenuList>
   );
 }
 
-/** Chooses where a pass works: everywhere, inside or outside a region. */
-export function RegionChooser({ pass, onDone }: { pass: Pass; onDone: () => void }) {
+/** Chooses where something works: everywhere, inside or outside a region. */
+export function RegionChooser({
+  where,
+  onPick,
+}: {
+  where: Pass["where"];
+  onPick: (where: Pass["where"]) => void;
+}) {
   const regions = useBench((s) => s.recipe!.regions);
-  const pick = (region: string, outside: boolean) => {
-    changePass(pass.id, { where: { region, outside } });
-    settle();
-    onDone();
-  };
+  const pick = (region: string, outside: boolean) => onPick({ region, outside });
   return (
     <MenuList autoFocus aria-label="Regions">
-      <MenuItem selected={!pass.where.region} onClick={() => pick("", false)}>
+      <MenuItem selected={!where.region} onClick={() => pick("", false)}>
         the whole picture
       </MenuItem>
       {regions.map((r) => [
         <MenuItem
           key={r.id}
-          selected={pass.where.region === r.id && !pass.where.outside}
+          selected={where.region === r.id && !where.outside}
           onClick={() => pick(r.id, false)}
         >
           {r.name}
         </MenuItem>,
         <MenuItem
           key={`${r.id} out`}
-          selected={pass.where.region === r.id && pass.where.outside}
+          selected={where.region === r.id && where.outside}
           onClick={() => pick(r.id, true)}
         >
           outside {r.name}
@@ -76,9 +89,31 @@ export function GateEditor({ pass }: { pass: Pass }) {
     put({ moving: true });
     changePass(pass.id, { gate: next });
   };
+  const drag = (name: keyof Gate) => (e: React.PointerEvent<SVGElement>) => {
+    const el = e.currentTarget;
+    const left = el.ownerSVGElement!.getBoundingClientRect().left;
+    el.setPointerCapture(e.pointerId);
+    const moved = (m: PointerEvent) => {
+      const stops = ((m.clientX - left) / 260) * 11 - 10;
+      move(name, Math.round(Math.min(1, Math.max(-10, stops)) * 10) / 10);
+    };
+    const up = () => {
+      el.removeEventListener("pointermove", moved);
+      el.removeEventListener("pointerup", up);
+      settle();
+    };
+    el.addEventListener("pointermove", moved);
+    el.addEventListener("pointerup", up);
+  };
   return (
     <Box sx={{ p: 1.5, width: 292 }}>
-      <svg width={260} height={60} role="img" aria-label="Gate over the histogram">
+      <svg
+        width={260}
+        height={60}
+        role="img"
+        aria-label="Gate over the histogram"
+        style={{ overflow: "visible", touchAction: "none" }}
+      >
         <polygon
           points={`0,60 ${light.map((v, i) => `${(i / light.length) * x(0)},${60 - Math.sqrt(v / top) * 50}`).join(" ")} ${x(0)},60`}
           fill="#c4c4c4"
@@ -88,6 +123,21 @@ export function GateEditor({ pass }: { pass: Pass }) {
           fill="rgba(240,164,58,.35)"
           stroke="#8f4f00"
         />
+        {GATE.map((g) => (
+          <circle
+            key={g.name}
+            data-testid={`gate-${g.name}`}
+            cx={x(gate[g.name])}
+            cy={g.name === "from" || g.name === "to" ? 60 : 4}
+            r={5}
+            fill="#fff"
+            stroke="#222"
+            style={{ cursor: "ew-resize" }}
+            onPointerDown={drag(g.name)}
+          >
+            <title>{g.label}</title>
+          </circle>
+        ))}
       </svg>
       {GATE.map((g) => (
         <Scale

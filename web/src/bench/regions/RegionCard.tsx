@@ -6,7 +6,7 @@ import { useState } from "react";
 import type { Region } from "../../api/client";
 import { Scale } from "../../kit/Scale";
 import { look } from "../../theme";
-import { changeRegion, copyRegion, put, removeRegion, select, settle, useBench } from "../store";
+import { changeRegion, copyRegion, put, removeRegion, select, settle, trimRegion, useBench } from "../store";
 import { PartRow } from "./PartRow";
 import { ShowAs, Tools } from "./Tools";
 
@@ -71,10 +71,19 @@ export function RegionCard() {
 
 function Head({ region }: { region: Region }) {
   const [menu, setMenu] = useState<HTMLElement | null>(null);
+  const [said, setSaid] = useState("");
   const small = { fontSize: 16 };
   const copy = (opposite: boolean) => {
     setMenu(null);
     copyRegion(region.id, opposite);
+  };
+  const trim = async () => {
+    try {
+      const less = await trimRegion(region.id);
+      setSaid(less > 0 ? `${less} B less` : "nothing to trim");
+    } catch (e) {
+      put({ problem: e instanceof Error ? e.message : String(e) });
+    }
   };
   return (
     <Box sx={{ display: "flex", gap: 0.5, alignItems: "center", mb: 0.75 }}>
@@ -91,12 +100,23 @@ function Head({ region }: { region: Region }) {
         slotProps={{ htmlInput: { "aria-label": "Name of the region" } }}
         sx={{ flexGrow: 1 }}
       />
+      <Typography variant="caption" role="status">
+        {said}
+      </Typography>
       <IconButton aria-label="Copies of this region" onClick={(e) => setMenu(e.currentTarget)}>
         <MoreHoriz sx={small} />
       </IconButton>
       <Menu anchorEl={menu} open={!!menu} onClose={() => setMenu(null)}>
         <MenuItem onClick={() => copy(false)}>Copy</MenuItem>
         <MenuItem onClick={() => copy(true)}>Copy of its opposite</MenuItem>
+        <MenuItem
+          onClick={() => {
+            setMenu(null);
+            void trim();
+          }}
+        >
+          Trim to where it is used
+        </MenuItem>
       </Menu>
       <Tooltip title="Remove this region">
         <IconButton aria-label="Remove this region" onClick={() => removeRegion(region.id)}>

@@ -42,6 +42,20 @@ export function ShapeEditor({ part }: { part: Part }) {
       {shape.kind === "burnt-light" && (
         <FrameLine frame={shape.frame} onPick={(frame) => change({ frame })} />
       )}
+      {shape.kind === "flash-trouble" && (
+        <>
+          <FrameLine frame={shape.flash} onPick={(flash) => change({ flash })} />
+          <ToggleButtonGroup
+            exclusive
+            value={shape.trouble}
+            aria-label="What the flash does"
+            onChange={(_, trouble: typeof shape.trouble | null) => trouble && change({ trouble })}
+          >
+            <ToggleButton value="HOT_SPOT">hot spots</ToggleButton>
+            <ToggleButton value="HARD_SHADOW">hard shadows</ToggleButton>
+          </ToggleButtonGroup>
+        </>
+      )}
       {shape.kind === "other-region" && (
         <RegionLine region={shape.region} what="The region" none="" onPick={(region) => change({ region })} />
       )}

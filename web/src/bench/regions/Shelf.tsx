@@ -2,7 +2,7 @@ import { Box, Button, Divider, Menu, MenuItem, Typography } from "@mui/material"
 import { memo, useEffect, useRef, useState } from "react";
 import type { Region, Shape } from "../../api/client";
 import { look } from "../../theme";
-import { addRegion, hover, nextName, put, select, useBench, type Tool } from "../store";
+import { addRegion, hover, newPart, nextName, put, select, settle, useBench, type Tool } from "../store";
 import { bytes, uses } from "../words";
 import { DRAW } from "./draw";
 import { firstShape, FOUND } from "./found";
@@ -75,13 +75,19 @@ export function Shelf() {
     setMenu(null);
     select("");
     put({ tool, combine: "ADD" });
-    if (tool === "brush") addRegion(nextName());
+    if (tool === "brush") {
+      addRegion(nextName());
+      settle();
+    }
   };
   const find = (kind: Shape["kind"], name: string) => {
     setMenu(null);
     select("");
     const shape = firstShape(kind);
-    if (shape) addRegion(kind === "window-finder" ? "Window panes" : name, shape);
+    if (shape) {
+      addRegion(kind === "window-finder" ? "Window panes" : name, newPart(shape));
+      settle();
+    }
   };
   return (
     <Box

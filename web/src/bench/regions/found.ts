@@ -1,4 +1,4 @@
-import type { Shape } from "../../api/client";
+import type { Frame, Shape } from "../../api/client";
 import { useBench } from "../store";
 import { carefulValues } from "../words";
 
@@ -8,19 +8,39 @@ export const FOUND: { name: string; kind: Shape["kind"] }[] = [
   { name: "Window finder", kind: "window-finder" },
   { name: "Burnt light", kind: "burnt-light" },
   { name: "Moving things", kind: "moving" },
+  { name: "Flash hot spots", kind: "flash-trouble" },
   { name: "Another region", kind: "other-region" },
 ];
+
+/** The ambient frame at a frame's settings. */
+export function partner(frame: Frame, frames: Frame[]): Frame | undefined {
+  return frames.find((f) => f.role === "AMBIENT" && Math.abs(f.stops - frame.stops) < 0.1);
+}
+
+/** The first flash frame that stands beside an ambient frame at its settings. */
+export function pairedFlash(frames: Frame[]): Frame | undefined {
+  return frames.find((f) => f.role === "FLASH" && partner(f, frames));
+}
+
+/** What tells the casts of a view best. */
+export function toldBy(frames: Frame[]): { source: "FLASH" | "SURFACES"; flash: string } {
+  const flash = pairedFlash(frames);
+  return { source: flash ? "FLASH" : "SURFACES", flash: flash?.id ?? "" };
+}
 
 /** A shape of a kind with careful values; nothing where the view has none to offer. */
 export function firstShape(kind: Shape["kind"]): Shape | undefined {
   const s = useBench.getState();
   const careful = carefulValues(s.partKinds.find((k) => k.kind === kind)?.controls);
   const others = s.recipe?.regions.filter((r) => r.id !== s.region) ?? [];
-  const rest: Partial<Record<Shape["kind"], object>> = {
+  const frames = s.sheet?.frames ?? [];
+  const flash = pairedFlash(frames);
+  const rest: Partial<Record<Shape["kind"], object | undefined>> = {
     "tone-band": { look: { from: "GROUND", frame: "" }, tones: "LIGHTS", curve: [] },
     "window-finder": {},
     "burnt-light": { frame: s.sheet?.frames.find((f) => f.anchor)?.id ?? "" },
     moving: {},
+    "flash-trouble": flash && { flash: flash.id, trouble: "HOT_SPOT" },
   };
   if (kind === "other-region") {
     return others.length > 0 ? { kind, region: others[0].id } : undefined;

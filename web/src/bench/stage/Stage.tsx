@@ -1,3 +1,5 @@
+import { CastMap } from "../balance/CastMap";
+import { WatchMarks } from "../watch/Watch";
 import { Box } from "@mui/material";
 import { useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
 import { addPass, geometry, point, resize, useBench, zoomTo } from "../store";
@@ -139,7 +141,9 @@ export function Stage() {
       }}
     >
       <canvas ref={canvas} style={{ display: "block", position: "absolute", inset: 0 }} />
+      <CastMap />
       <Handles />
+      <WatchMarks />
       {tool === "brush" && cursor && !space && (
         <svg style={{ position: "absolute", inset: 0, width: "100%", height: "100%", pointerEvents: "none" }}>
           <circle cx={cursor.x} cy={cursor.y} r={size / 2} fill="none" stroke="#fff" strokeWidth={2.5} />

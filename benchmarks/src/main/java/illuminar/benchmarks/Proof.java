@@ -19,7 +19,8 @@ public final class Proof {
         args.length == 0 ? Views.all() : List.of(args).stream().map(Views::of).toList();
     for (View view : views) {
       DemoView demo = DemoView.read(view, Path.of("demo/card"), 0);
-      new ViewProof(demo, Scenes.kept(view).still(), table).all();
+      Scenes.Rendered kept = Scenes.kept(view);
+      new ViewProof(demo, kept.still(), kept.moved(), table).all();
     }
     if (args.length > 0) {
       return;

@@ -28,6 +28,7 @@ import illuminar.scenes.views.View;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * What the product makes of one view of the demo, against the truth that it was photographed from.
@@ -35,6 +36,7 @@ import java.util.List;
 final class ViewProof {
   private final View view;
   private final Radiance truth;
+  private final Optional<Radiance> moved;
   private final DemoView demo;
   private final Table table;
   private final List<LineUp.Placed> placed;
@@ -43,7 +45,8 @@ final class ViewProof {
   private final Recipe recipe;
   private final Picture full;
 
-  ViewProof(DemoView demo, Radiance truth, Table table) {
+  ViewProof(DemoView demo, Radiance truth, Optional<Radiance> moved, Table table) {
+    this.moved = moved;
     this.demo = demo;
     this.truth = truth;
     this.table = table;
@@ -78,7 +81,39 @@ final class ViewProof {
     if (view.name().equals("long-table-room")) {
       new LightsProof(view, truth, table, analysis).all();
     }
+    regions();
+    colour();
     preview();
+  }
+
+  private void colour() {
+    ColourProof colour = new ColourProof(view, truth, table, analysis);
+    switch (view.name()) {
+      case "long-table-room" ->
+          colour.casts("wall-end", "wall-left", "wall-right", "wall-passage", "ceiling");
+      case "instrument-room" -> colour.casts("wall-left", "wall-right", "wall-window", "ceiling");
+      case "dormer-room" -> colour.haze();
+      case "front-at-dusk" -> {
+        colour.matching();
+        colour.evening();
+      }
+      default -> {}
+    }
+  }
+
+  private void regions() {
+    RegionsProof regions = new RegionsProof(demo, truth, table, analysis);
+    if (view.shots().size() > 1 && !hasPanes() || view.name().equals("long-table-room")) {
+      regions.lamps();
+    }
+    switch (view.name()) {
+      case "instrument-room" -> {
+        regions.toneMasks();
+        regions.overspray("wall-window");
+      }
+      case "front-at-dusk" -> regions.overspray("wall");
+      default -> moved.ifPresent(regions::movement);
+    }
   }
 
   private static double[] cornerErrors(Similarity found, Similarity truth, int w, int h) {

@@ -54,6 +54,12 @@ final class Bench implements AutoCloseable {
         AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
   }
 
+  /** A stage of the recipe, or another named part of the bench. */
+  Locator stage(String name) {
+    return page.getByRole(
+        AriaRole.REGION, new Page.GetByRoleOptions().setName(name).setExact(true));
+  }
+
   Locator slider(String name) {
     return page.getByRole(
         AriaRole.SLIDER, new Page.GetByRoleOptions().setName(name).setExact(true));

@@ -4,7 +4,9 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -30,11 +32,6 @@ class BlendingTest {
     bench.close();
   }
 
-  private static Locator stage(String name) {
-    return page.getByRole(
-        AriaRole.REGION, new Page.GetByRoleOptions().setName(name).setExact(true));
-  }
-
   @Test
   @Order(1)
   void theGroundIsWeighedMergedAndTakenBack() {
@@ -43,22 +40,22 @@ class BlendingTest {
     bench.waitForPicture(() -> page.getByLabel("Moving things from one frame each").uncheck());
     page.getByLabel("Ground: Blend").click();
     bench.waitForPicture(() -> bench.item("Merge the ambient frames to their light").click());
-    assertThat(stage("Ground")).containsText("to their light, calmed 0 % towards");
+    assertThat(bench.stage("Ground")).containsText("to their light, calmed 0 % towards");
     bench.waitForPicture(() -> bench.set("Compression", "80"));
     page.getByLabel("Ground: Merge").click();
     bench.waitForPicture(() -> bench.item("Take one frame").click());
-    assertThat(stage("Ground")).containsText("as it is.");
+    assertThat(bench.stage("Ground")).containsText("as it is.");
     bench.undo();
     assertThat(bench.number("Compression")).hasValue("80 %");
     bench.undo();
     bench.undo();
-    assertThat(stage("Ground")).containsText("evenly");
+    assertThat(bench.stage("Ground")).containsText("evenly");
   }
 
   @Test
   @Order(2)
   void lightsOnOfferAreMixed() {
-    Locator lights = stage("Lights");
+    Locator lights = bench.stage("Lights");
     assertThat(lights.getByText("Flash", new Locator.GetByTextOptions().setExact(false)).first())
         .isVisible();
     Locator flash =
@@ -75,8 +72,8 @@ class BlendingTest {
   @Test
   @Order(3)
   void aFrameIsLaidOverWithAModeOfItsOwn() {
-    bench.waitForPicture(() -> bench.button("Another: lay a frame over").click());
-    Locator pass = stage("Lights").getByTestId("pass").first();
+    bench.waitForPicture(() -> bench.button("Lay a frame over").click());
+    Locator pass = bench.stage("Lights").getByTestId("pass").first();
     bench.waitForPicture(
         () -> {
           pass.getByLabel("Mode: normal").click();
@@ -87,15 +84,15 @@ class BlendingTest {
     assertThat(bench.saved()).containsText("Saved");
     page.reload();
     page.waitForFunction("() => Number(document.documentElement.dataset.pictures ?? 0) > 0");
-    assertThat(stage("Lights").getByTestId("pass").first()).containsText("as luminosity");
-    assertThat(stage("Lights").getByTestId("pass").nth(1)).containsText("−1.00 st");
+    assertThat(bench.stage("Lights").getByTestId("pass").first()).containsText("as luminosity");
+    assertThat(bench.stage("Lights").getByTestId("pass").nth(1)).containsText("−1.00 st");
   }
 
   /** Keys faster than the server: no undo overtakes a change that is not kept yet. */
   @Test
   @Order(4)
   void undoWaitsForWhatIsBeingKept() {
-    Locator pass = stage("Lights").getByTestId("pass").nth(1);
+    Locator pass = bench.stage("Lights").getByTestId("pass").nth(1);
     pass.click(new Locator.ClickOptions().setPosition(30, 12));
     for (String light : new String[] {"-2", "-3", "-4"}) {
       bench.set("Light", light);
@@ -116,15 +113,15 @@ class BlendingTest {
   @Test
   @Order(5)
   void aChangeMadeDuringAnUndoStays() {
-    Locator pass = stage("Lights").getByTestId("pass").nth(1);
-    page.route(
-        "**/undo",
-        route -> {
-          bench.set("Tint", "33");
-          route.resume();
-        });
+    Locator pass = bench.stage("Lights").getByTestId("pass").nth(1);
+    AtomicReference<Route> held = new AtomicReference<>();
+    page.route("**/undo", held::set);
     page.evaluate("() => document.activeElement?.blur()");
     page.keyboard().press("Control+z");
+    page.waitForCondition(() -> held.get() != null);
+    bench.set("Tint", "33");
+    assertThat(bench.number("Tint")).hasValue("+33");
+    held.get().resume();
     assertThat(bench.number("Tint")).hasValue("+33");
     assertThat(bench.saved()).containsText("Saved");
     page.unroute("**/undo");

@@ -55,6 +55,7 @@ public final class Pictures {
     contacts();
     bench();
     table();
+    board();
     link("Fennick Weather House").click();
     page.waitForURL(Pattern.compile("/shoots/[0-9a-f-]+$"));
     link("Deliver").click();
@@ -139,6 +140,43 @@ public final class Pictures {
     page.mouse().move(5, 5);
     rest();
     keep("bench-lights");
+    page.evaluate("() => document.activeElement.blur()");
+    page.keyboard().press("h");
+    page.getByTestId("watch-mark").first().waitFor();
+    rest();
+    keep("bench-watch");
+    page.keyboard().press("h");
+    picture(() -> button("Clear casts").click());
+    button("Cast map").click();
+    page.getByAltText("Cast map").waitFor();
+    page.mouse().move(5, 5);
+    rest();
+    page.waitForTimeout(2500);
+    keep("cast-map");
+    button("Cast map").click();
+  }
+
+  /** Places of the facade at dusk brought to one of them. */
+  private void board() {
+    link("Fennick Weather House").click();
+    picture(() -> page.getByLabel("Open Front at dusk").click());
+    BoundingBox stage = page.getByTestId("stage").boundingBox();
+    for (double across : new double[] {0.30, 0.52, 0.71}) {
+      page.keyboard().press("p");
+      page.mouse().click(stage.x + stage.width * across, stage.y + stage.height * 0.36);
+    }
+    page.keyboard().press("t");
+    rest();
+    page.getByLabel("Choose probe 3").check();
+    page.waitForTimeout(1500);
+    button("Bring to reference").click();
+    page.getByTestId("pass").last().waitFor();
+    page.waitForTimeout(6000);
+    page.keyboard().press("Escape");
+    page.evaluate("() => document.getElementById('stage-8').scrollIntoView()");
+    rest();
+    keep("balance-board");
+    page.keyboard().press("t");
   }
 
   private void drag(BoundingBox stage, double x0, double y0, double x1, double y1) {

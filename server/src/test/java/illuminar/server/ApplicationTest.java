@@ -17,7 +17,9 @@ import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionStage;
 import java.util.concurrent.LinkedBlockingQueue;
@@ -30,6 +32,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /** The application as a whole, over HTTP. One server; the story runs in order. */
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
@@ -159,9 +163,13 @@ class ApplicationTest {
             + exposure
             + ",\"contrast\":0,\"highlights\":0,\"shadows\":0},\"where\":{\"region\":\"\",\"outside\":false},"
             + "\"gate\":{\"from\":-100,\"full\":-100,\"fullTo\":100,\"to\":100},\"strength\":1,\"why\":\"\"}";
-    String recipe = state.path("recipe").toString();
-    String without = recipe.replaceAll(",\\{\"id\":\"t\".*?\"why\":\"\"}", "");
-    String body = without.substring(0, without.lastIndexOf("]}")) + "," + tone + "]}";
+    ObjectNode recipe = (ObjectNode) state.path("recipe").deepCopy();
+    List<JsonNode> passes = new ArrayList<>();
+    recipe.path("passes").forEach(passes::add);
+    passes.removeIf(p -> p.path("id").asString().equals("t"));
+    passes.add(JsonMapper.shared().readTree(tone));
+    recipe.putArray("passes").addAll(passes);
+    String body = recipe.toString();
     return visitor.send(
         "PUT",
         "/api/views/" + view + "/recipe",

@@ -1,7 +1,6 @@
 package illuminar.core.analysis;
 
 import illuminar.core.colour.Stops;
-import illuminar.core.frame.Frame;
 import illuminar.core.frame.FrameRows;
 import illuminar.core.frame.Frames;
 import illuminar.core.ground.EvenBlendWork;
@@ -11,6 +10,7 @@ import illuminar.core.ground.RadianceMergeWork;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
+import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
@@ -32,6 +32,7 @@ public final class Analysis {
   private final Map<Ground, GroundWork> grounds = new ConcurrentHashMap<>();
   private final Map<String, Picture> smallDrawn = new ConcurrentHashMap<>();
   private final Map<String, Plane> lightStops = new ConcurrentHashMap<>();
+  private final Map<List<Object>, Casts> casts = new ConcurrentHashMap<>();
   private volatile Panes panes;
   private volatile Movement movement;
 
@@ -88,18 +89,12 @@ public final class Analysis {
   }
 
   private Picture drawNow(String frame, Raster at) {
-    return frame(frame).draw(at, fullWidth(), fullHeight());
+    return frames.get(frame).draw(at, fullWidth(), fullHeight());
   }
 
   /** A reader of one frame's rows at a raster, for one thread. */
   public FrameRows rows(String frame, Raster at) {
-    return frame(frame).rows(at, fullWidth(), fullHeight());
-  }
-
-  private Frame frame(String id) {
-    return frames
-        .find(id)
-        .orElseThrow(() -> new IllegalArgumentException("the view has no frame " + id));
+    return frames.get(frame).rows(at, fullWidth(), fullHeight());
   }
 
   /** An even blend made ready; kept. */
@@ -126,6 +121,15 @@ public final class Analysis {
       grounds.put(ground, work);
     }
     return work;
+  }
+
+  /**
+   * The casts of the anchor frame; kept.
+   *
+   * @throws IllegalArgumentException if they cannot be told so
+   */
+  public Casts casts(Casts.Source source, String flash) {
+    return casts.computeIfAbsent(List.of(source, flash), key -> Casts.of(this, source, flash));
   }
 
   /** The window panes found in the frames. */

@@ -105,6 +105,19 @@ public final class LightsApart {
         .findFirst();
   }
 
+  /**
+   * The same, where there must be one.
+   *
+   * @throws IllegalArgumentException if none was taken at the frame's settings
+   */
+  static Frame ambientOf(Analysis analysis, Frame flash) {
+    return partner(analysis, flash)
+        .orElseThrow(
+            () ->
+                new IllegalArgumentException(
+                    "no ambient frame was taken at the flash frame's settings"));
+  }
+
   private static Offer offer(Analysis analysis, String name, Frame with, Frame without) {
     Picture a = analysis.draw(with.id(), analysis.small());
     Picture b = analysis.draw(without.id(), analysis.small());

@@ -8,6 +8,7 @@ package illuminar.core.colour;
  * @param b blue (−) to yellow (+)
  */
 public record Lab(double l, double a, double b) {
+  private static final Matrix3 TO_WORK = Space.WORK_TO_XYZ_D50.inverse();
 
   /** From XYZ relative to D50, Y = 1 at white. */
   public static Lab ofXyz(double x, double y, double z) {
@@ -27,6 +28,19 @@ public record Lab(double l, double a, double b) {
   public static Lab ofSrgb(double r, double g, double b) {
     double[] work = Space.SRGB_TO_WORK.apply(Srgb.decode(r), Srgb.decode(g), Srgb.decode(b));
     return ofWork(work[0], work[1], work[2]);
+  }
+
+  /** The linear BT.2020 colour that has these coordinates; may lie outside 0 to 1. */
+  public double[] work() {
+    double fy = (l + 16) / 116;
+    double x = Space.D50_XYZ[0] * back(fy + a / 500);
+    double z = Space.D50_XYZ[2] * back(fy - b / 200);
+    return TO_WORK.apply(x, back(fy), z);
+  }
+
+  private static double back(double f) {
+    double cube = f * f * f;
+    return cube > 216.0 / 24389 ? cube : (116 * f - 16) * 27 / 24389;
   }
 
   /** C*ab, the distance from the neutral axis. */

@@ -47,6 +47,11 @@ public final class Space {
     return LUMA_R * r + LUMA_G * g + LUMA_B * b;
   }
 
+  /** Luminance of a linear sRGB colour (ITU-R BT.709), 1.0 at display white. */
+  public static float srgbLuminance(float r, float g, float b) {
+    return 0.2126f * r + 0.7152f * g + 0.0722f * b;
+  }
+
   /** XYZ with Y = 1 of chromaticity x, y. */
   public static double[] xyz(double x, double y) {
     return new double[] {x / y, 1, (1 - x - y) / y};

@@ -35,6 +35,11 @@ public final class WhiteShift {
     return Space.SRGB_TO_XYZ.inverse().after(Space.adapt(from, to)).after(Space.SRGB_TO_XYZ);
   }
 
+  /** The same on linear BT.2020. */
+  public static Matrix3 work(double mired, double tint) {
+    return Space.SRGB_TO_WORK.after(srgb(mired, tint)).after(Space.WORK_TO_SRGB);
+  }
+
   private static double[] uv(double[] xy) {
     double d = -2 * xy[0] + 12 * xy[1] + 3;
     return new double[] {4 * xy[0] / d, 9 * xy[1] / d};

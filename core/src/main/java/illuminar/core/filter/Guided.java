@@ -41,7 +41,8 @@ public record Guided(Plane slope, Plane offset) {
     return new Guided(maps[0], maps[1]);
   }
 
-  static Plane product(Plane a, Plane b) {
+  /** Value by value. */
+  public static Plane product(Plane a, Plane b) {
     Plane out = Plane.of(a.width(), a.height());
     for (int i = 0; i < out.data().length; i++) {
       out.data()[i] = a.data()[i] * b.data()[i];

@@ -25,6 +25,15 @@ public record Frames(List<Frame> all, String anchor, Response response) {
     return all.stream().filter(f -> f.id().equals(id)).findFirst();
   }
 
+  /**
+   * One of the frames.
+   *
+   * @throws IllegalArgumentException if it is not there
+   */
+  public Frame get(String id) {
+    return find(id).orElseThrow(() -> new IllegalArgumentException("the view has no frame " + id));
+  }
+
   /** The frames that take part in blending, darkest first. */
   public List<Frame> ambient() {
     return all.stream()

@@ -36,6 +36,7 @@ public final class EvenBlendWork implements GroundWork {
   private final Plane[] blended;
   private final Plane[] added;
   private final List<Plane> weights;
+  private final List<MovingThings.Thing> things;
 
   /** Blends on the analysis grid. */
   public EvenBlendWork(Ground.EvenBlend blend, Analysis analysis) {
@@ -44,9 +45,11 @@ public final class EvenBlendWork implements GroundWork {
     List<Plane[]> codes =
         blend.frames().stream().map(id -> codes(analysis.draw(id, analysis.raster()))).toList();
     weights = Fusion.weights(codes, blend.contrast(), blend.saturation(), blend.exposedness());
-    if (blend.oneWhereMoving() && blend.frames().size() > 1) {
-      MovingThings.takeOneFrame(analysis.movement().disagreeing(Movement.CAREFUL), weights);
-    }
+    things =
+        blend.oneWhereMoving() && blend.frames().size() > 1
+            ? MovingThings.takeOneFrame(
+                analysis.movement().disagreeing(Movement.CAREFUL), blend, weights)
+            : List.of();
     leaveOutSmall(weights);
     blended = Fusion.blend(codes, weights);
     added = added(codes);
@@ -109,6 +112,11 @@ public final class EvenBlendWork implements GroundWork {
           });
     }
     return out;
+  }
+
+  /** The moving things that were each taken from one frame, largest first. */
+  public List<MovingThings.Thing> things() {
+    return things;
   }
 
   /** The blend on the analysis grid as display codes, for measuring. */

@@ -2,6 +2,7 @@ package illuminar.core.ground;
 
 import illuminar.core.control.Control;
 import illuminar.core.control.Numbers;
+import illuminar.core.region.Point;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
@@ -21,6 +22,14 @@ public sealed interface Ground {
   }
 
   /**
+   * The frame that a moving thing is taken from.
+   *
+   * @param at a place within the thing, as a fraction of the anchor's long edge
+   * @param frame id; one that the blend does not have counts as not chosen
+   */
+  record Chosen(Point at, String frame) {}
+
+  /**
    * Several exposures blended by how well each shows a place.
    *
    * @param frames ids, at least one
@@ -28,6 +37,7 @@ public sealed interface Ground {
    * @param saturation weight of colourfulness
    * @param exposedness weight of lying near the middle of the tones
    * @param oneWhereMoving whether a thing that moves is taken from one frame alone
+   * @param chosen frames chosen by hand for moving things; the others are chosen by the blend
    * @param calm share of one real frame mixed back in, 0 to 1
    * @param towards the frame that calm mixes towards
    */
@@ -61,6 +71,7 @@ public sealed interface Ground {
               help = "How much lying near the middle of the tones decides")
           double exposedness,
       boolean oneWhereMoving,
+      List<Chosen> chosen,
       @Control(
               label = "Calm",
               unit = "%",
@@ -77,6 +88,10 @@ public sealed interface Ground {
       if (frames.isEmpty()) {
         throw new IllegalArgumentException("an even blend needs at least one frame");
       }
+      chosen = List.copyOf(chosen);
+      if (chosen.size() > 200) {
+        throw new IllegalArgumentException("at most 200 moving things are chosen by hand");
+      }
       Numbers.check(EvenBlend.class, "contrast", contrast);
       Numbers.check(EvenBlend.class, "saturation", saturation);
       Numbers.check(EvenBlend.class, "exposedness", exposedness);
@@ -85,7 +100,7 @@ public sealed interface Ground {
 
     /** With the published weights, moving things from wherever they show best. */
     public EvenBlend(List<String> frames, double calm, String towards) {
-      this(frames, 1, 1, 1, false, calm, towards);
+      this(frames, 1, 1, 1, false, List.of(), calm, towards);
     }
 
     @Override

@@ -4,7 +4,6 @@ import illuminar.core.analysis.Analysis;
 import illuminar.core.colour.Srgb;
 import illuminar.core.colour.Stops;
 import illuminar.core.filter.Guided;
-import illuminar.core.frame.Frame;
 import illuminar.core.frame.FrameRows;
 import illuminar.core.frame.Response;
 import illuminar.core.picture.MapRows;
@@ -40,7 +39,7 @@ public final class RadianceMergeWork implements GroundWork {
     double anchor = analysis.frames().anchorFrame().stops();
     time = new float[merge.frames().size()];
     for (int k = 0; k < time.length; k++) {
-      time[k] = (float) Math.pow(2, frame(merge.frames().get(k)).stops() - anchor);
+      time[k] = (float) Math.pow(2, analysis.frames().get(merge.frames().get(k)).stops() - anchor);
     }
     Raster grid = analysis.raster();
     float[][] light = new float[3][grid.pixels()];
@@ -54,13 +53,6 @@ public final class RadianceMergeWork implements GroundWork {
     float[] sorted = base.on(stops).data();
     Arrays.sort(sorted);
     middle = sorted[sorted.length / 2];
-  }
-
-  private Frame frame(String id) {
-    return analysis
-        .frames()
-        .find(id)
-        .orElseThrow(() -> new IllegalArgumentException("the view has no frame " + id));
   }
 
   /** Light relative to the anchor's exposure, 1 where the anchor just burns. */

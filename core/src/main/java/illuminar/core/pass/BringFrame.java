@@ -3,6 +3,7 @@ package illuminar.core.pass;
 import illuminar.core.analysis.Analysis;
 import illuminar.core.colour.Matrix3;
 import illuminar.core.colour.Space;
+import illuminar.core.colour.WhiteShift;
 import illuminar.core.control.Control;
 import illuminar.core.control.Numbers;
 import illuminar.core.frame.Curve;
@@ -44,14 +45,40 @@ public record BringFrame(
             step = 0.5,
             careful = 4,
             help = "How far along the edge room and view are kept apart, at full size")
-        double edge)
+        double edge,
+    @Control(
+            label = "Warmer",
+            unit = "mired",
+            from = -100,
+            to = 100,
+            step = 1,
+            careful = 0,
+            help = "The view's white along the Planckian locus")
+        double warmer,
+    @Control(
+            label = "Tint",
+            unit = "",
+            from = -100,
+            to = 100,
+            step = 1,
+            careful = 0,
+            help = "Green to magenta")
+        double tint,
+    @Control(label = "Saturation", unit = "%", from = 0, to = 2, step = 0.01, careful = 1)
+        double saturation)
     implements Move {
-
-  private static final float[] TO_WORK = Space.SRGB_TO_WORK.floats();
 
   public BringFrame {
     Numbers.check(BringFrame.class, "over", over);
     Numbers.check(BringFrame.class, "edge", edge);
+    Numbers.check(BringFrame.class, "warmer", warmer);
+    Numbers.check(BringFrame.class, "tint", tint);
+    Numbers.check(BringFrame.class, "saturation", saturation);
+  }
+
+  /** In the colours of the frame. */
+  public BringFrame(String frame, double over, double edge) {
+    this(frame, over, edge, 0, 0, 1);
   }
 
   /** Measures room and view on the small grid. */
@@ -74,10 +101,19 @@ public record BringFrame(
       viewShare += inside;
     }
     if (roomShare < 1 || viewShare < 1e-3) {
-      return Work.of(frame, response, Math.pow(2, over), edge);
+      return work(response, Math.pow(2, over));
     }
     double wanted = lightOfTone(response, room / roomShare + over);
-    return Work.of(frame, response, wanted / Math.pow(2, view / viewShare), edge);
+    return work(response, wanted / Math.pow(2, view / viewShare));
+  }
+
+  private Work work(Response response, double gain) {
+    Curve[] exposed = new Curve[3];
+    for (int c = 0; c < 3; c++) {
+      exposed[c] = response.exposed(c, (float) gain);
+    }
+    Matrix3 colours = Space.SRGB_TO_WORK.after(WhiteShift.srgb(warmer, tint));
+    return new Work(frame, exposed, (float) edge, colours.floats(), (float) saturation);
   }
 
   /**
@@ -92,16 +128,10 @@ public record BringFrame(
 
   /**
    * @param exposed per channel, from the frame's display values to those at the new exposure
+   * @param toWork sRGB primaries to BT.2020, in the view's own white
    */
-  private record Work(String frame, Curve[] exposed, float edge) implements Ready.OnLight {
-
-    static Work of(String frame, Response response, double gain, double edge) {
-      Curve[] exposed = new Curve[3];
-      for (int c = 0; c < 3; c++) {
-        exposed[c] = response.exposed(c, (float) gain);
-      }
-      return new Work(frame, exposed, (float) edge);
-    }
+  private record Work(String frame, Curve[] exposed, float edge, float[] toWork, float saturation)
+      implements Ready.OnLight {
 
     private int radius(double scale) {
       return Math.max(1, (int) Math.round(edge * scale));
@@ -157,7 +187,13 @@ public record BringFrame(
       float r = exposed[0].at(camera.r()[i]);
       float g = exposed[1].at(camera.g()[i]);
       float b = exposed[2].at(camera.b()[i]);
-      Matrix3.apply(TO_WORK, r, g, b, out);
+      Matrix3.apply(toWork, r, g, b, out);
+      if (saturation != 1) {
+        float y = Space.luminance(out[0], out[1], out[2]);
+        for (int c = 0; c < 3; c++) {
+          out[c] = y + (out[c] - y) * saturation;
+        }
+      }
     }
 
     /** The frame laid in, both sides of the region's edge continued from clean pixels. */

@@ -46,6 +46,14 @@ public final class Catalogue {
               true,
               BringFrame.class),
           kind(
+              "restore-light",
+              "Restore burnt light",
+              "Windows",
+              "Restore light in {region} from {frame}, brightest at {brightest}, on {gate}, at"
+                  + " {strength}.",
+              true,
+              RestoreLight.class),
+          kind(
               "lay-frame",
               "Lay a frame over",
               "Lights",
@@ -61,13 +69,67 @@ public final class Catalogue {
               false,
               MixLight.class),
           kind(
+              "share-flash",
+              "Share flash and ambient",
+              "Lights",
+              "Share {flash} with {ambient}, {share} flash, {colour} of its colour, on {region},"
+                  + " {gate}, at {strength}.",
+              false,
+              ShareFlash.class),
+          kind(
               "tone",
               "Tone",
               "Tone",
               "Exposure {exposure}, contrast {contrast}, highlights {highlights}, shadows {shadows}"
                   + " on {region}, {gate}, at {strength}.",
               false,
-              Tone.class));
+              Tone.class),
+          kind(
+              "clear-casts",
+              "Clear casts",
+              "Colour",
+              "Clear casts by {source} out of {region} by {amount}, {warmth} of the lamps' warmth"
+                  + " kept, on {gate}, at {strength}.",
+              false,
+              ClearCasts.class),
+          kind(
+              "colour",
+              "White and colour",
+              "Colour",
+              "White {warmer} warmer, tint {tint}, saturation {saturation} on {region}, {gate}, at"
+                  + " {strength}.",
+              false,
+              Colour.class),
+          kind(
+              "clear-haze",
+              "Clear haze",
+              "Air",
+              "Clear {amount} of the haze in {region}, saturation {saturation}, on {gate}, at"
+                  + " {strength}.",
+              true,
+              ClearHaze.class),
+          kind(
+              "balance",
+              "Balance",
+              "Balance",
+              "Bring {region} by {light}, {warmer} warmer, tint {tint}, saturation {saturation}, on"
+                  + " {gate}, at {strength}.",
+              true,
+              Balance.class),
+          kind(
+              "even-out",
+              "Even out",
+              "Balance",
+              "Even out the light along {region} by {amount} over {reach}, on {gate}, at {strength}.",
+              true,
+              EvenOut.class),
+          kind(
+              "calm",
+              "Calm",
+              "Finish",
+              "Calm {region} back to {frame} on {gate}, at {strength}.",
+              false,
+              Calm.class));
 
   private Catalogue() {}
 

@@ -118,16 +118,6 @@ public record LayFrame(
     private static final float[] FROM_SRGB = Space.SRGB_TO_WORK.floats();
 
     @Override
-    public int margin(double scale) {
-      return 0;
-    }
-
-    @Override
-    public boolean fine() {
-      return false;
-    }
-
-    @Override
     public void apply(Tile tile, Picture below) {
       int[] box = tile.region().box();
       if (box[0] >= box[2]) {

@@ -4,7 +4,19 @@ import illuminar.core.render.Below;
 import illuminar.core.render.Ready;
 
 /** What a pass does: data only. Every kind is listed in {@link Catalogue}. */
-public sealed interface Move permits BringFrame, LayFrame, MixLight, Tone {
+public sealed interface Move
+    permits Balance,
+        BringFrame,
+        Calm,
+        ClearCasts,
+        ClearHaze,
+        Colour,
+        EvenOut,
+        LayFrame,
+        MixLight,
+        RestoreLight,
+        ShareFlash,
+        Tone {
 
   /** Looks at the picture below and makes everything ready to work on tiles. */
   Ready prepare(Below below);

@@ -5,13 +5,27 @@ package illuminar.core.pass;
  *
  * @param strength 0 to 1; at 0 the picture stays exactly as it is
  * @param why a line that explains the pass, where the product made it; else empty
+ * @param group id of the group that it belongs to, or empty
  */
 public record Pass(
-    String id, boolean on, Move move, Where where, Gate gate, double strength, String why) {
+    String id,
+    boolean on,
+    Move move,
+    Where where,
+    Gate gate,
+    double strength,
+    String why,
+    String group) {
   public Pass {
     if (!(strength >= 0 && strength <= 1)) {
       throw new IllegalArgumentException("strength is between 0 and 1, not " + strength);
     }
+  }
+
+  /** A pass of no group. */
+  public Pass(
+      String id, boolean on, Move move, Where where, Gate gate, double strength, String why) {
+    this(id, on, move, where, gate, strength, why, "");
   }
 
   /** Whether the pass can change anything. */

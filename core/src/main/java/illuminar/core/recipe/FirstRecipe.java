@@ -24,7 +24,7 @@ public final class FirstRecipe {
         ambient.size() < 2
             ? new Ground.OneFrame(anchor)
             : new Ground.EvenBlend(
-                ambient.stream().map(Frame::id).toList(), 1, 1, 1, true, 0, anchor);
+                ambient.stream().map(Frame::id).toList(), 1, 1, 1, true, List.of(), 0, anchor);
     if (ambient.size() < 2) {
       return new Recipe(ground, List.of(), List.of());
     }

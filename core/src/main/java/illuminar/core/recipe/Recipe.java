@@ -1,6 +1,7 @@
 package illuminar.core.recipe;
 
 import illuminar.core.ground.Ground;
+import illuminar.core.pass.Group;
 import illuminar.core.pass.Pass;
 import illuminar.core.region.Region;
 import illuminar.core.region.Territory;
@@ -10,14 +11,17 @@ import java.util.Optional;
 import java.util.Set;
 
 /** Everything that was decided about a view's picture: plain data, nothing computed. */
-public record Recipe(Ground ground, List<Region> regions, List<Pass> passes) {
+public record Recipe(Ground ground, List<Region> regions, List<Pass> passes, List<Group> groups) {
   public static final int MOST_PASSES = 200;
   public static final int MOST_REGIONS = 200;
 
   public Recipe {
     regions = List.copyOf(regions);
     passes = List.copyOf(passes);
-    if (passes.size() > MOST_PASSES || regions.size() > MOST_REGIONS) {
+    groups = List.copyOf(groups);
+    if (passes.size() > MOST_PASSES
+        || regions.size() > MOST_REGIONS
+        || groups.size() > MOST_PASSES) {
       throw new IllegalArgumentException(
           "a recipe holds at most " + MOST_PASSES + " passes and " + MOST_REGIONS + " regions");
     }
@@ -30,6 +34,16 @@ public record Recipe(Ground ground, List<Region> regions, List<Pass> passes) {
     for (Region region : regions) {
       Territory.of(region, regions, ground);
     }
+    Set<String> together = new HashSet<>();
+    for (Group group : groups) {
+      if (!together.add(group.id())) {
+        throw new IllegalArgumentException("two groups share the id " + group.id());
+      }
+      if (!group.where().everywhere() && !names.contains(group.where().region())) {
+        throw new IllegalArgumentException(
+            "group " + group.name() + " uses a region that is not there");
+      }
+    }
     Set<String> ids = new HashSet<>();
     for (Pass pass : passes) {
       if (!ids.add(pass.id())) {
@@ -39,7 +53,31 @@ public record Recipe(Ground ground, List<Region> regions, List<Pass> passes) {
         throw new IllegalArgumentException(
             "pass " + pass.id() + " uses a region that is not there");
       }
+      if (!pass.group().isEmpty() && !together.contains(pass.group())) {
+        throw new IllegalArgumentException(
+            "pass " + pass.id() + " belongs to a group that is not there");
+      }
     }
+  }
+
+  /** A recipe without groups. */
+  public Recipe(Ground ground, List<Region> regions, List<Pass> passes) {
+    this(ground, regions, passes, List.of());
+  }
+
+  /** The group that a pass belongs to. */
+  public Optional<Group> group(Pass pass) {
+    return groups.stream().filter(g -> g.id().equals(pass.group())).findFirst();
+  }
+
+  /** Whether a pass can change anything, its group included. */
+  public boolean active(Pass pass) {
+    return pass.active() && group(pass).map(g -> g.on() && g.strength() > 0).orElse(true);
+  }
+
+  /** How strongly a pass works, its group included; 0 to 1. */
+  public double strength(Pass pass) {
+    return pass.strength() * group(pass).map(Group::strength).orElse(1.0);
   }
 
   public Optional<Region> region(String id) {
@@ -53,6 +91,6 @@ public record Recipe(Ground ground, List<Region> regions, List<Pass> passes) {
 
   /** The same recipe with other passes. */
   public Recipe withPasses(List<Pass> other) {
-    return new Recipe(ground, regions, other);
+    return new Recipe(ground, regions, other, groups);
   }
 }

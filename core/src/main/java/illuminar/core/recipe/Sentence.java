@@ -82,6 +82,9 @@ public final class Sentence {
   }
 
   private static String amount(double v, String unit) {
+    if (unit.equals("%")) {
+      return Math.round(100 * v) + " %";
+    }
     String number =
         unit.equals("st")
             ? String.format(Locale.ROOT, "%+.2f", v)

@@ -1,6 +1,7 @@
 package illuminar.core.region;
 
 import illuminar.core.colour.LabPlanes;
+import illuminar.core.filter.Ease;
 import illuminar.core.picture.Raster;
 import illuminar.core.region.Shape.Stroke;
 import java.util.Arrays;

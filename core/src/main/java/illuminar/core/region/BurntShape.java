@@ -3,6 +3,7 @@ package illuminar.core.region;
 import illuminar.core.analysis.Analysis;
 import illuminar.core.colour.Srgb;
 import illuminar.core.colour.Stops;
+import illuminar.core.filter.Ease;
 import illuminar.core.filter.Gauss;
 import illuminar.core.frame.FrameRows;
 import illuminar.core.picture.Plane;

@@ -1,6 +1,7 @@
 package illuminar.core.region;
 
 import illuminar.core.colour.LabPlanes;
+import illuminar.core.filter.Ease;
 import illuminar.core.picture.Picture;
 
 /** Colour bands: near picked colours in hue angle and in chroma. */

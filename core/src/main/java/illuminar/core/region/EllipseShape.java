@@ -1,5 +1,6 @@
 package illuminar.core.region;
 
+import illuminar.core.filter.Ease;
 import illuminar.core.picture.Raster;
 
 /** A turned ellipse that fades towards its edge; a hard one is anti-aliased. */

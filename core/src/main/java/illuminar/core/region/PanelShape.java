@@ -1,5 +1,6 @@
 package illuminar.core.region;
 
+import illuminar.core.filter.Ease;
 import illuminar.core.picture.Raster;
 
 /** Four corners; the share follows the distance to the line round them. */

@@ -38,4 +38,9 @@ public record Part(
   public Part(String id, Combine combine, Shape shape) {
     this(id, combine, shape, 0, 1, false, false);
   }
+
+  /** The same part of another shape. */
+  public Part withShape(Shape other) {
+    return new Part(id, combine, other, feather, strength, invert, off);
+  }
 }

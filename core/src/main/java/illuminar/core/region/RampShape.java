@@ -1,5 +1,6 @@
 package illuminar.core.region;
 
+import illuminar.core.filter.Ease;
 import illuminar.core.picture.Raster;
 
 /** A straight gradient, eased at both ends (cubic Hermite). */

@@ -51,6 +51,11 @@ public record Region(
     this(id, name, parts, 0, 0, feather, 1, invert);
   }
 
+  /** The same region of other parts. */
+  public Region withParts(List<Part> other) {
+    return new Region(id, name, other, grow, edge, feather, density, invert);
+  }
+
   static void check(String what, double value, double from, double to, String unit) {
     if (!(value >= from && value <= to)) {
       throw new IllegalArgumentException(

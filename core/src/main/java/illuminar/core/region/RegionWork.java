@@ -3,6 +3,7 @@ package illuminar.core.region;
 import illuminar.core.analysis.Analysis;
 import illuminar.core.colour.Srgb;
 import illuminar.core.filter.ColourGuided;
+import illuminar.core.filter.Ease;
 import illuminar.core.filter.Gauss;
 import illuminar.core.picture.Bands;
 import illuminar.core.picture.MapRows;
@@ -273,6 +274,8 @@ public final class RegionWork {
       return BurntShape.draw(burnt, raster, sight);
     } else if (shape instanceof Shape.Moving moving) {
       return sight.spread(analysis.movement().disagreeing(moving.least()), raster);
+    } else if (shape instanceof Shape.FlashTrouble trouble) {
+      return FlashTroubleShape.draw(trouble, raster, sight);
     }
     return draw(territory.other(((Shape.OtherRegion) shape).region()), raster, sight);
   }

@@ -1,5 +1,6 @@
 package illuminar.core.region;
 
+import illuminar.core.analysis.FlashTroubles;
 import illuminar.core.control.Control;
 import illuminar.core.control.Numbers;
 import java.util.List;
@@ -386,6 +387,30 @@ public sealed interface Shape {
       implements Shape {
     public Moving {
       Numbers.check(Moving.class, "least", least);
+    }
+  }
+
+  /**
+   * Where a flash makes hot spots or throws hard shadows.
+   *
+   * @param flash id of the flash frame
+   * @param least stops by which the flash stands out of its surroundings, 0.2 to 4
+   */
+  record FlashTrouble(
+      String flash,
+      FlashTroubles.Trouble trouble,
+      @Control(
+              label = "Least",
+              unit = "st",
+              from = 0.2,
+              to = 4,
+              step = 0.05,
+              careful = 0.8,
+              help = "How far the flash stands out of its surroundings")
+          double least)
+      implements Shape {
+    public FlashTrouble {
+      Numbers.check(FlashTrouble.class, "least", least);
     }
   }
 

@@ -66,6 +66,18 @@ public final class Share {
     return of(rest, width, height);
   }
 
+  /** What both leave: the product. */
+  public Share and(Share other) {
+    float[] both = new float[width * height];
+    for (int y = 0; y < height; y++) {
+      int end = Math.min(to[y], other.to[y]);
+      for (int x = Math.max(from[y], other.from[y]); x < end; x++) {
+        both[y * width + x] = values[row(y) + x] * other.values[other.row(y) + x];
+      }
+    }
+    return of(both, width, height);
+  }
+
   /** A piece of this, sharing its values. */
   public Share part(int left, int top, int w, int h) {
     int[] first = new int[h];

@@ -9,7 +9,7 @@ import illuminar.core.region.RegionWork;
 import illuminar.core.region.Share;
 import illuminar.core.region.Sight;
 import illuminar.core.region.Territory;
-import java.util.Optional;
+import java.util.List;
 import java.util.function.Function;
 import java.util.function.Supplier;
 
@@ -40,15 +40,23 @@ final class Masks {
   private record GroundKey(Ground ground, Raster raster) {}
 
   /**
-   * A region's share at a raster; kept unless it looks at the picture below.
+   * The share at a raster that all of several regions leave; each is kept unless it looks at the
+   * picture below.
    *
    * @param below the picture below the pass at the same raster, for regions that look at it
    */
-  Share share(Optional<Territory> region, boolean outside, Raster raster, Developing below) {
-    if (region.isEmpty()) {
-      return Share.everywhere(raster.width(), raster.height());
-    }
-    Territory t = region.get();
+  Share share(List<Area> areas, Raster raster, Developing below) {
+    return all(areas, raster, a -> share(a.region(), a.outside(), raster, below));
+  }
+
+  private static Share all(List<Area> areas, Raster raster, Function<Area, Share> each) {
+    return areas.stream()
+        .map(each)
+        .reduce(Share::and)
+        .orElseGet(() -> Share.everywhere(raster.width(), raster.height()));
+  }
+
+  private Share share(Territory t, boolean outside, Raster raster, Developing below) {
     return t.live()
         ? drawn(t, outside, raster, new View(frames::within, raster, below))
         : cache.get(
@@ -57,7 +65,7 @@ final class Masks {
             raster.pixels() * 4L,
             () ->
                 outside
-                    ? share(region, false, raster, below).outside()
+                    ? share(t, false, raster, below).outside()
                     : drawn(t, false, raster, new View(frames::within, raster, below)));
   }
 
@@ -88,9 +96,6 @@ final class Masks {
       Sight.Frames frames,
       Function<Raster, Picture> ground,
       Developing below) {
-    if (step.region().isEmpty()) {
-      return Share.everywhere(tile.width(), tile.height());
-    }
     Sight sight =
         new View((part, whole) -> frames.apply(part), tile, below) {
           @Override
@@ -100,9 +105,14 @@ final class Masks {
                 : ground.apply(raster);
           }
         };
-    float[] m = RegionWork.draw(step.region().get(), tile, sight);
-    Share share = Share.of(m, tile.width(), tile.height());
-    return step.outside() ? share.outside() : share;
+    return all(
+        step.areas(),
+        tile,
+        a -> {
+          float[] m = RegionWork.draw(a.region(), tile, sight);
+          Share share = Share.of(m, tile.width(), tile.height());
+          return a.outside() ? share.outside() : share;
+        });
   }
 
   /** Frames at a part of a raster whose pictures may be kept whole. */

@@ -8,10 +8,8 @@ import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.region.Share;
 import illuminar.core.region.Sight;
-import illuminar.core.region.Territory;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.function.Supplier;
 
 /**
@@ -41,20 +39,20 @@ record Plan(Ground ground, List<Step> steps, List<Developing> below) {
     Developing small = same ? before.below.get(0) : Developing.of(smallGround.get());
     below.add(small);
     for (Pass pass : recipe.passes()) {
-      if (!pass.active()) {
+      if (!recipe.active(pass)) {
         continue;
       }
-      Optional<Territory> region =
-          pass.where().everywhere() ? Optional.empty() : recipe.territory(pass.where().region());
+      List<Area> areas = Area.of(pass, recipe);
+      double strength = recipe.strength(pass);
       int k = steps.size();
-      same = same && k < before.steps.size() && before.steps.get(k).serves(pass, region);
+      same = same && k < before.steps.size() && before.steps.get(k).serves(pass, areas, strength);
       if (same) {
         steps.add(before.steps.get(k));
         small = before.below.get(k + 1);
       } else {
-        Share share = masks.share(region, pass.where().outside(), grid, small);
+        Share share = masks.share(areas, grid, small);
         Ready ready = pass.move().prepare(new Below(analysis, grid, small, share));
-        Step step = new Step(pass, region, ready);
+        Step step = new Step(pass, areas, strength, ready);
         steps.add(step);
         Run run = new Run((grid.height() + 1) / 2, (s, picture) -> share, frames);
         small = run.over(List.of(step), small, grid);

@@ -12,13 +12,17 @@ public sealed interface Ready {
   non-sealed interface OnLight extends Ready {
 
     /** How many pixels round a tile this pass reads at a scale. */
-    int margin(double scale);
+    default int margin(double scale) {
+      return 0;
+    }
 
     /**
      * Whether the pass has edges finer than the pixels of a preview, so that a preview has to be
      * worked out on finer pixels and averaged.
      */
-    boolean fine();
+    default boolean fine() {
+      return false;
+    }
 
     /**
      * Works on a tile in place. Pixels within {@link #margin} of the tile's edge may come out

@@ -17,7 +17,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.IntStream;
@@ -182,7 +181,7 @@ public final class Renderer {
   private Run run(Raster raster) {
     return new Run(
         BAND,
-        (step, below) -> masks.share(step.region(), step.outside(), raster, below),
+        (step, below) -> masks.share(step.areas(), raster, below),
         r -> frames.within(r, raster));
   }
 
@@ -209,13 +208,16 @@ public final class Renderer {
         recipe
             .territory(id)
             .orElseThrow(() -> new IllegalArgumentException("the recipe has no region " + id));
+    List<Area> alone = List.of(new Area(region, false));
     if (!region.live()) {
-      return masks.share(Optional.of(region), false, raster, Developing.NOTHING);
+      return masks.share(alone, raster, Developing.NOTHING);
     }
     List<Pass> below = new ArrayList<>(recipe.passes());
     int first = 0;
     while (first < below.size()
-        && !(below.get(first).active() && below.get(first).where().region().equals(id))) {
+        && !(recipe.active(below.get(first))
+            && Area.of(below.get(first), recipe).stream()
+                .anyMatch(a -> a.region().region().id().equals(id)))) {
       first++;
     }
     Recipe under = recipe.withPasses(below.subList(0, first));
@@ -224,7 +226,7 @@ public final class Renderer {
     Run run = run(wide);
     Developing seen = run.over(plan.steps(), Developing.of(ground(plan.ground(), wide)), wide);
     return masks
-        .share(Optional.of(region), false, wide, seen)
+        .share(alone, wide, seen)
         .part(raster.x() - wide.x(), raster.y() - wide.y(), raster.width(), raster.height());
   }
 

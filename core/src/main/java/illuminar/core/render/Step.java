@@ -5,31 +5,33 @@ import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
 import illuminar.core.region.Share;
 import illuminar.core.region.Territory;
-import java.util.Optional;
+import java.util.List;
 import java.util.function.Function;
 
 /** A pass with its region and everything prepared. Two steps are equal if they are the same one. */
 final class Step {
   private final Pass pass;
-  private final Optional<Territory> region;
+  private final List<Area> areas;
+  private final float strength;
   private final Ready ready;
 
-  Step(Pass pass, Optional<Territory> region, Ready ready) {
+  /**
+   * @param strength of the pass and its group
+   */
+  Step(Pass pass, List<Area> areas, double strength, Ready ready) {
     this.pass = pass;
-    this.region = region;
+    this.areas = areas;
+    this.strength = (float) strength;
     this.ready = ready;
   }
 
-  boolean serves(Pass otherPass, Optional<Territory> otherRegion) {
-    return pass.equals(otherPass) && region.equals(otherRegion);
+  boolean serves(Pass otherPass, List<Area> otherAreas, double otherStrength) {
+    return pass.equals(otherPass) && areas.equals(otherAreas) && strength == (float) otherStrength;
   }
 
-  Optional<Territory> region() {
-    return region;
-  }
-
-  boolean outside() {
-    return pass.where().outside();
+  /** The regions that limit it; none where it works everywhere. */
+  List<Area> areas() {
+    return areas;
   }
 
   Ready ready() {
@@ -42,12 +44,18 @@ final class Step {
 
   int margin(double scale) {
     int own = ready instanceof Ready.OnLight light ? light.margin(scale) : 0;
-    return live() ? own + region.get().margin(scale) : own;
+    return own
+        + areas.stream()
+            .map(Area::region)
+            .filter(Territory::live)
+            .mapToInt(t -> t.margin(scale))
+            .max()
+            .orElse(0);
   }
 
-  /** Whether its region looks at the picture below it. */
+  /** Whether a region of it looks at the picture below it. */
   boolean live() {
-    return region.isPresent() && region.get().live();
+    return areas.stream().anyMatch(a -> a.region().live());
   }
 
   boolean fine() {
@@ -56,6 +64,6 @@ final class Step {
 
   /** This step's task on a piece of the picture. */
   Tile tile(Raster raster, Share share, Function<String, Picture> frames) {
-    return new Tile(raster, share, pass.gate(), (float) pass.strength(), frames);
+    return new Tile(raster, share, pass.gate(), strength, frames);
   }
 }

@@ -6,6 +6,7 @@ import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
 import illuminar.core.region.Share;
 import java.util.function.Function;
+import java.util.function.IntConsumer;
 
 /**
  * Where and how strongly a pass works.
@@ -22,5 +23,50 @@ public record Tile(
   /** How strongly the pass works on a pixel by its strength and gate, its region apart. */
   public float amount(Picture below, int i) {
     return gate.all() ? strength : strength * gate.open(Stops.of(below.luminanceAt(i)));
+  }
+
+  /** Whether the region reaches none of these pixels. */
+  public boolean empty() {
+    int[] box = region.box();
+    return box[0] >= box[2];
+  }
+
+  /** Works on a pixel. */
+  public interface Pixel {
+    /**
+     * @param i index of the pixel in the tile
+     * @param amount how strongly the pass works there, above 0
+     */
+    void at(int i, float amount);
+  }
+
+  /** Goes through all pixels that the pass may change, row by row; a pixel's tone is read first. */
+  public void each(Picture below, Pixel work) {
+    each(below, row -> {}, work);
+  }
+
+  /**
+   * The same for passes that read maps row by row.
+   *
+   * @param row told each row that is reached, before its pixels
+   */
+  public void each(Picture below, IntConsumer row, Pixel work) {
+    float[] share = region.values();
+    for (int j = 0; j < raster.height(); j++) {
+      int first = region.row(j);
+      if (region.from(j) < region.to(j)) {
+        row.accept(j);
+      }
+      for (int x = region.from(j); x < region.to(j); x++) {
+        float m = share[first + x];
+        if (m > 0) {
+          int i = j * raster.width() + x;
+          m *= amount(below, i);
+          if (m > 0) {
+            work.at(i, m);
+          }
+        }
+      }
+    }
   }
 }

@@ -15,6 +15,7 @@ import illuminar.core.frame.Role;
 import illuminar.core.frame.Similarity;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
+import illuminar.core.region.Point;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -142,9 +143,38 @@ class GroundsTest {
     assertThat(found[60 * 360 + 40]).as("the still wall").isZero();
     assertThat(found[100 * 360 + 140]).as("the view").isZero();
     Picture plain = analysis.ground(new Ground.EvenBlend(ALL, 0, "a1")).draw(WHOLE);
-    Picture once = analysis.ground(new Ground.EvenBlend(ALL, 1, 1, 1, true, 0, "a1")).draw(WHOLE);
+    Picture once =
+        analysis.ground(new Ground.EvenBlend(ALL, 1, 1, 1, true, List.of(), 0, "a1")).draw(WHOLE);
     // the square is whole in one place, and gone from the other
     assertThat(ghost(once)).isLessThan(0.25 * ghost(plain));
+  }
+
+  @Test
+  void theFrameOfAMovingThingIsChosenByHand() {
+    Analysis analysis = moved();
+    Ground.EvenBlend plain = new Ground.EvenBlend(ALL, 1, 1, 1, true, List.of(), 0, "a1");
+    List<MovingThings.Thing> things = analysis.blend(plain).things();
+    assertThat(things).isNotEmpty();
+    MovingThings.Thing first = things.get(0);
+    String other = first.frame().equals("a0") ? "a3" : "a0";
+    Ground.EvenBlend chosen =
+        new Ground.EvenBlend(
+            ALL, 1, 1, 1, true, List.of(new Ground.Chosen(first.at(), other)), 0, "a1");
+    assertThat(analysis.blend(chosen).things().get(0).frame()).isEqualTo(other);
+    // a choice that hits nothing, or a frame that the blend lacks, leaves it to the blend
+    Ground.EvenBlend missed =
+        new Ground.EvenBlend(
+            ALL,
+            1,
+            1,
+            1,
+            true,
+            List.of(
+                new Ground.Chosen(new Point(0.9, 0.05), other),
+                new Ground.Chosen(first.at(), "gone")),
+            0,
+            "a1");
+    assertThat(analysis.blend(missed).things()).isEqualTo(things);
   }
 
   /** How near both places come to being half square, half wall. */

@@ -1,6 +1,7 @@
 package illuminar.core.pass;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import illuminar.core.TestRoom;
@@ -229,5 +230,46 @@ class LightsTest {
     Picture plain = shown("a");
     int i = 60 * W + 90;
     assertThat(multiplied.luminanceAt(i)).isLessThan(plain.luminanceAt(i));
+  }
+
+  /** Petschnigg et al. 2004: a share of the flash frame is a mixture of both frames' light. */
+  @Test
+  void halfFlashIsTheFrameWithHalfTheFlash() {
+    Frame half = frame("half", Role.FLASH, 0, 1, 1, 0.5);
+    Picture expected =
+        new Renderer(new Analysis(frames(half)), new RenderCache(1 << 20)).frame("half", WHOLE);
+    assertThat(apart(picture(new ShareFlash("fl", "a", 0.5, 0, 0, 0)), expected)).isLessThan(0.4);
+    assertThat(apart(picture(new ShareFlash("fl", "a", 0, 0, 0, 0)), shown("a"))).isLessThan(0.05);
+    assertThat(apart(picture(new ShareFlash("fl", "a", 1, 0, 0, 0)), shown("fl"))).isLessThan(0.4);
+  }
+
+  /**
+   * Eisemann and Durand 2004: under a white flash grey walls are grey, whatever colour the lamp
+   * has; light and dark stay those of the room.
+   */
+  @Test
+  void colourFromFlashTakesTheLampsCastAndLeavesItsLight() {
+    Picture plain = shown("a");
+    Picture clean = picture(new ShareFlash("fl", "a", 0, 1, 0, 0));
+    for (int[] at : new int[][] {{40, 50}, {90, 60}, {150, 30}}) {
+      int i = at[1] * W + at[0];
+      Lab was = Lab.ofWork(plain.r()[i], plain.g()[i], plain.b()[i]);
+      Lab is = Lab.ofWork(clean.r()[i], clean.g()[i], clean.b()[i]);
+      assertThat(is.chroma()).as("cast at %d, %d", at[0], at[1]).isLessThan(2.5);
+      assertThat(is.l()).isCloseTo(was.l(), within(1.5));
+    }
+    int lamp = 50 * W + 40;
+    assertThat(Lab.ofWork(plain.r()[lamp], plain.g()[lamp], plain.b()[lamp]).chroma())
+        .isGreaterThan(10);
+  }
+
+  @Test
+  void calmAtItsStrengthMixesBackToTheFrame() {
+    Pass tone = new Pass("t", true, new Tone(1, 0, 0, 0), Where.EVERYWHERE, Gate.ALL, 1, "");
+    Pass calm = new Pass("c", true, new Calm("a"), Where.EVERYWHERE, Gate.ALL, 1, "");
+    Recipe recipe = new Recipe(new Ground.OneFrame("a"), List.of(), List.of(tone, calm));
+    Renderer renderer = new Renderer(ROOM, new RenderCache(1 << 20));
+    assertThat(apart(renderer.picture(recipe, WHOLE), shown("a"))).isLessThan(0.05);
+    assertThatThrownBy(() -> picture(new Calm("gone"))).hasMessageContaining("gone");
   }
 }

@@ -22,8 +22,13 @@ final class OlderRecipes {
       number(ground, "saturation", 1);
       number(ground, "exposedness", 1);
       flag(ground, "oneWhereMoving");
+      list(ground, "chosen");
     }
     objects(recipe.path("regions"), OlderRecipes::region);
+    objects(recipe.path("passes"), OlderRecipes::pass);
+    if (recipe instanceof ObjectNode whole) {
+      list(whole, "groups");
+    }
     return recipe;
   }
 
@@ -41,6 +46,18 @@ final class OlderRecipes {
     number(region, "edge", 0);
     number(region, "density", 1);
     objects(region.path("parts"), OlderRecipes::part);
+  }
+
+  private static void pass(ObjectNode pass) {
+    if (!pass.has("group")) {
+      pass.put("group", "");
+    }
+    if (pass.path("move") instanceof ObjectNode move
+        && move.path("kind").asString("").equals("bring-frame")) {
+      number(move, "warmer", 0);
+      number(move, "tint", 0);
+      number(move, "saturation", 1);
+    }
   }
 
   private static void part(ObjectNode part) {
@@ -83,6 +100,12 @@ final class OlderRecipes {
   private static void number(ObjectNode node, String name, double value) {
     if (!node.has(name)) {
       node.put(name, value);
+    }
+  }
+
+  private static void list(ObjectNode node, String name) {
+    if (!node.has(name)) {
+      node.putArray(name);
     }
   }
 

@@ -1,10 +1,11 @@
-package illuminar.core.region;
+package illuminar.core.filter;
 
-/** The soft step used by all shapes: 3t² − 2t³, kept within 0 and 1. */
-final class Ease {
+/** The soft step: 3t² − 2t³, kept within 0 and 1. */
+public final class Ease {
   private Ease() {}
 
-  static float between(double t) {
+  /** The step at a place between its two ends. */
+  public static float between(double t) {
     float x = (float) (t < 0 ? 0 : t > 1 ? 1 : t);
     return x * x * (3 - 2 * x);
   }
@@ -15,7 +16,7 @@ final class Ease {
    * @param distance in units of the reach
    * @param softness share of the reach over which it fades
    */
-  static float within(double distance, double softness) {
+  public static float within(double distance, double softness) {
     return between((1 - distance) / Math.max(1e-3, softness));
   }
 }

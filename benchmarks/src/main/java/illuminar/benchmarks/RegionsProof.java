@@ -1,0 +1,382 @@
+package illuminar.benchmarks;
+
+import illuminar.core.analysis.Analysis;
+import illuminar.core.colour.Lab;
+import illuminar.core.colour.LabPlanes;
+import illuminar.core.colour.Space;
+import illuminar.core.frame.Codes;
+import illuminar.core.frame.Frame;
+import illuminar.core.frame.Frames;
+import illuminar.core.frame.Pyramid;
+import illuminar.core.frame.Response;
+import illuminar.core.ground.Ground;
+import illuminar.core.pass.Gate;
+import illuminar.core.pass.Pass;
+import illuminar.core.pass.RestoreLight;
+import illuminar.core.pass.Where;
+import illuminar.core.picture.Fill;
+import illuminar.core.picture.Picture;
+import illuminar.core.picture.Raster;
+import illuminar.core.recipe.Recipe;
+import illuminar.core.region.DrawnLine;
+import illuminar.core.region.Look;
+import illuminar.core.region.Part;
+import illuminar.core.region.Point;
+import illuminar.core.region.Region;
+import illuminar.core.region.Shape;
+import illuminar.core.render.RenderCache;
+import illuminar.core.render.Renderer;
+import illuminar.scenes.camera.Camera;
+import illuminar.scenes.camera.Shot;
+import illuminar.scenes.render.Radiance;
+import illuminar.scenes.views.View;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+
+/** Regions, burnt light and moving things beside the rendered truth. */
+final class RegionsProof {
+  private final DemoView demo;
+  private final View view;
+  private final Radiance truth;
+  private final Table table;
+  private final Analysis analysis;
+  private final Raster whole;
+  private final String anchor;
+
+  RegionsProof(DemoView demo, Radiance truth, Table table, Analysis analysis) {
+    this.demo = demo;
+    this.truth = truth;
+    this.table = table;
+    this.analysis = analysis;
+    view = demo.view();
+    whole = Raster.whole(truth.width(), truth.height(), 1);
+    anchor = analysis.frames().anchor();
+  }
+
+  private static Region region(String id, Part... parts) {
+    return new Region(id, id, List.of(parts), 0, false);
+  }
+
+  private static Part part(String id, Part.Combine combine, Shape shape) {
+    return new Part(id, combine, shape);
+  }
+
+  private Renderer renderer() {
+    return new Renderer(analysis, new RenderCache(200_000_000));
+  }
+
+  /**
+   * Burnt lamps restored from the darkest frame, beside the true light drawn down by the same curve
+   * and rendered by the same response.
+   */
+  void lamps() {
+    Frame dark = analysis.frames().ambient().get(0);
+    RestoreLight move = new RestoreLight(dark.id(), -1.2, -0.1);
+    Region burnt =
+        region(
+            "burnt",
+            part("b", Part.Combine.ADD, new Shape.BurntLight(anchor, 0.3, 12)),
+            part("w", Part.Combine.TAKE_AWAY, new Shape.WindowFinder(6)));
+    Pass pass = new Pass("p", true, move, new Where("burnt", false), Gate.ALL, 1, "");
+    Recipe recipe = new Recipe(new Ground.OneFrame(anchor), List.of(burnt), List.of(pass));
+    Picture done = renderer().picture(recipe, whole);
+    float[] share = renderer().region(recipe, "burnt", whole).copy();
+    Camera camera = view.camera();
+    double gain = camera.gain() * Math.pow(2, analysis.frames().anchorFrame().stops());
+    float[][] light = truth.sum(shot(anchor).strengths());
+    Response response = analysis.frames().response();
+    float[] tones = new float[share.length];
+    int n = 0;
+    for (int i = 0; i < share.length; i++) {
+      double y = luminance(light, i, camera, gain);
+      if (share[i] > 0.5f && y > 1) {
+        tones[n++] = (float) y;
+      }
+    }
+    Arrays.sort(tones, 0, n);
+    double most = n == 0 ? 0 : Math.log(tones[n - 1 - n / 200]) / Math.log(2);
+    double slope = most > -0.1 ? 1.1 / (most + 1.2) : 1;
+    RestoreLight.Down down = new RestoreLight.Down(1, -1.2f, (float) slope, 1.6f);
+    double sum = 0;
+    int used = 0;
+    float[] rgb = new float[3];
+    for (int y = 8; y < whole.height() - 8; y++) {
+      for (int x = 8; x < whole.width() - 8; x++) {
+        int i = y * whole.width() + x;
+        if (share[i] < 0.999f || luminance(light, i, camera, gain) < 1) {
+          continue;
+        }
+        for (int c = 0; c < 3; c++) {
+          rgb[c] = (float) (at(light[c], x, y) * camera.white()[c] * gain);
+        }
+        down.apply(rgb);
+        for (int c = 0; c < 3; c++) {
+          rgb[c] = response.toDisplay(c, Math.min(1, rgb[c]));
+        }
+        double[] work = Space.SRGB_TO_WORK.apply(rgb[0], rgb[1], rgb[2]);
+        Lab should = Lab.ofWork(work[0], work[1], work[2]);
+        sum += should.difference(Lab.ofWork(done.r()[i], done.g()[i], done.b()[i]));
+        used++;
+      }
+    }
+    if (used > 200) {
+      System.out.printf("  %d pixels burnt in the room's frame%n", used);
+      table.most(view.title(), "burnt lamps restored", sum / used, "CIEDE2000", 4.0);
+    }
+  }
+
+  /** The rendering moved as the anchor frame lies beside it. */
+  private float at(float[] plane, int x, int y) {
+    int w = whole.width();
+    double u = x - shot(anchor).drift().dx();
+    double v = y - shot(anchor).drift().dy();
+    int x0 = (int) Math.floor(u);
+    int y0 = (int) Math.floor(v);
+    double fx = u - x0;
+    double fy = v - y0;
+    int i = y0 * w + x0;
+    double upper = plane[i] + (plane[i + 1] - plane[i]) * fx;
+    double lower = plane[i + w] + (plane[i + w + 1] - plane[i + w]) * fx;
+    return (float) (upper + (lower - upper) * fy);
+  }
+
+  private static double luminance(float[][] light, int i, Camera camera, double gain) {
+    return gain
+        * (0.2126 * light[0][i] * camera.white()[0]
+            + 0.7152 * light[1][i] * camera.white()[1]
+            + 0.0722 * light[2][i] * camera.white()[2]);
+  }
+
+  private Shot shot(String id) {
+    return view.shots().get(Integer.parseInt(id.substring(1)));
+  }
+
+  /**
+   * A tone mask beside that of the same view photographed once more, where that has a sharp edge:
+   * as it is, and softened on purpose and made edge-true.
+   */
+  void toneMasks() {
+    float[] sharp = tones(again(), 0, 0);
+    boolean[] near = nearEdges(sharp, 6);
+    table.most(
+        view.title(),
+        "tone mask, mean error by edges",
+        apart(tones(analysis, 0, 0), sharp, near),
+        "",
+        0.02);
+    System.out.printf(
+        "  softened by 2 px and left so: %.3f%n", apart(tones(analysis, 2, 0), sharp, near));
+    table.most(
+        view.title(),
+        "tone mask softened and made edge-true, mean error by edges",
+        apart(tones(analysis, 2, 4), sharp, near),
+        "",
+        0.02);
+  }
+
+  private static double apart(float[] a, float[] b, boolean[] where) {
+    double sum = 0;
+    int n = 0;
+    for (int i = 0; i < where.length; i++) {
+      if (where[i]) {
+        sum += Math.abs(a[i] - b[i]);
+        n++;
+      }
+    }
+    return sum / n;
+  }
+
+  /** What of the anchor frame is lighter than its mid tones. */
+  private float[] tones(Analysis of, double feather, double edge) {
+    Shape.ToneBand tones =
+        new Shape.ToneBand(
+            new Look(Look.From.FRAME, anchor),
+            Shape.Tones.CURVE,
+            1,
+            0,
+            List.of(new Point(0, 0), new Point(0.4, 0), new Point(0.5, 1), new Point(1, 1)),
+            0,
+            1);
+    Part band = new Part("t", Part.Combine.ADD, tones, feather, 1, false, false);
+    Region region = new Region("r", "r", List.of(band), 0, edge, 0, 1, false);
+    Recipe recipe = new Recipe(new Ground.OneFrame(anchor), List.of(region), List.of());
+    return new Renderer(of, new RenderCache(200_000_000)).region(recipe, "r", whole).copy();
+  }
+
+  /** The anchor frame photographed once more, with other noise. */
+  private Analysis again() {
+    Frame f = analysis.frames().anchorFrame();
+    Shot s = shot(anchor);
+    float[] sensor = view.camera().expose(truth, s.strengths(), s.exposure(), s.drift(), 90);
+    Codes codes = Codes.of8(truth.width(), truth.height(), Camera.codes8(sensor));
+    Frame frame = new Frame(f.id(), f.role(), f.stops(), f.toFrame(), Pyramid.of(codes));
+    return new Analysis(new Frames(List.of(frame), anchor, analysis.frames().response()));
+  }
+
+  /** Pixels within a distance of where a mask changes sharply. */
+  private boolean[] nearEdges(float[] mask, int far) {
+    int w = whole.width();
+    boolean[] near = new boolean[mask.length];
+    for (int y = far; y < whole.height() - far; y++) {
+      for (int x = far; x < w - far; x++) {
+        int i = y * w + x;
+        if (Math.abs(mask[i + 1] - mask[i - 1]) > 0.6f
+            || Math.abs(mask[i + w] - mask[i - w]) > 0.6f) {
+          for (int v = -far; v <= far; v++) {
+            for (int u = -far; u <= far; u++) {
+              near[i + v * w + u] |= u * u + v * v <= far * far;
+            }
+          }
+        }
+      }
+    }
+    return near;
+  }
+
+  /** Colour difference of two surfaces from which on there is an edge between them. */
+  private static final float CLEAR = 25;
+
+  /**
+   * A brush that stops at edges, drawn along the border of a surface so that half of it lies
+   * beyond.
+   *
+   * @param surface what is painted, by its name in the truth
+   */
+  void overspray(String surface) {
+    float[] mask = truth.truth().part(surface);
+    int w = whole.width();
+    List<Shape.Stroke> strokes = new ArrayList<>();
+    double longEdge = Math.max(w, whole.height());
+    int radius = 40;
+    LabPlanes seen = LabPlanes.of(renderer().frame(anchor, whole));
+    for (int y = 60; y < whole.height() - 60 && strokes.size() < 60; y += 12) {
+      for (int x = 80; x < w - 60; x++) {
+        if (border(mask, seen, x, y, radius)) {
+          Point at = new Point((x - 24) / longEdge, y / longEdge);
+          strokes.add(
+              new Shape.Stroke(
+                  radius / longEdge, 0.2, 1, false, 12, DrawnLine.write(List.of(at, at))));
+          break;
+        }
+      }
+    }
+    Region painted = region("p", part("b", Part.Combine.ADD, new Shape.Brush(strokes)));
+    Recipe recipe = new Recipe(new Ground.OneFrame(anchor), List.of(painted), List.of());
+    float[] share = renderer().region(recipe, "p", whole).copy();
+    double beyond = 0;
+    double all = 0;
+    for (int y = 8; y < whole.height() - 8; y++) {
+      for (int x = 8; x < w - 8; x++) {
+        int i = y * w + x;
+        all += share[i];
+        beyond += share[i] * (1 - at(mask, x, y));
+      }
+    }
+    System.out.printf("  %d strokes along the border of %s%n", strokes.size(), surface);
+    table.most(
+        view.title(), "brush that stops, painted beyond " + surface, 100 * beyond / all, "%", 1);
+  }
+
+  /**
+   * Whether the surface ends towards the right at a place, in all rows that the brush covers, and
+   * an edge is to be seen there.
+   */
+  private boolean border(float[] mask, LabPlanes seen, int x, int y, int radius) {
+    int w = whole.width();
+    for (int v = y - radius; v <= y + radius; v += 8) {
+      int end = x - 14;
+      while (end < x + 14 && mask[v * w + end] > 0.5f) {
+        end++;
+      }
+      if (end <= x - 14 || end >= x + 14) {
+        return false;
+      }
+      for (int u = x - 24 - radius; u <= end - 3; u += 4) {
+        if (mask[v * w + u] < 0.99f) {
+          return false;
+        }
+      }
+      int here = v * w + end - 6;
+      for (int u = end + 4; u <= end + 20; u += 4) {
+        int there = v * w + u;
+        if (mask[there] > 0.01f
+            || seen.difference(there, seen.l()[here], seen.a()[here], seen.b()[here]) < CLEAR) {
+          return false;
+        }
+      }
+    }
+    return true;
+  }
+
+  /**
+   * Each moving thing must look as in one of the two renderings, before or after it moved: the
+   * share of the other one in what is seen, by regression over the thing's pixels.
+   *
+   * @param moved the rendering after something moved
+   */
+  void movement(Radiance moved) {
+    List<String> ids = analysis.frames().ambient().stream().map(Frame::id).toList();
+    Ground ground = new Ground.EvenBlend(ids, 1, 1, 1, true, List.of(), 0, anchor);
+    Recipe recipe = new Recipe(ground, List.of(), List.of());
+    Picture done = renderer().picture(recipe, whole);
+    float[] is = lightness(done);
+    float[] before = lightness(photographed(truth, recipe));
+    float[] after = lightness(photographed(moved, recipe));
+    int w = whole.width();
+    boolean[] apart = new boolean[is.length];
+    for (int i = 0; i < is.length; i++) {
+      apart[i] = Math.abs(before[i] - after[i]) > 8;
+    }
+    boolean[] seen = new boolean[is.length];
+    double ghost = 0;
+    double all = 0;
+    for (int i = 0; i < is.length; i++) {
+      if (apart[i] && !seen[i]) {
+        int[] thing = Fill.of(i, w, whole.height(), true, seen, (from, to) -> apart[to]);
+        if (thing.length < 60) {
+          continue;
+        }
+        double[] mean = new double[3];
+        for (int k : thing) {
+          mean[0] += is[k] / thing.length;
+          mean[1] += before[k] / thing.length;
+          mean[2] += after[k] / thing.length;
+        }
+        double along = 0;
+        double squares = 1e-9;
+        for (int k : thing) {
+          double way = after[k] - mean[2] - before[k] + mean[1];
+          along += (is[k] - mean[0] - before[k] + mean[1]) * way;
+          squares += way * way;
+        }
+        double share = along / squares;
+        ghost += Math.min(Math.abs(share), Math.abs(1 - share)) * squares;
+        all += squares;
+      }
+    }
+    table.most(view.title(), "moving things doubled", 100 * ghost / all, "%", 15);
+  }
+
+  /** What the product makes of the bracket where nothing moved between its frames. */
+  private Picture photographed(Radiance still, Recipe recipe) {
+    List<Frame> frames = new ArrayList<>();
+    for (int k = 0; k < analysis.frames().all().size(); k++) {
+      Frame f = analysis.frames().all().get(k);
+      Shot s = view.shots().get(Integer.parseInt(f.id().substring(1)));
+      float[] sensor = view.camera().expose(still, s.strengths(), s.exposure(), s.drift(), 60 + k);
+      Codes codes = Codes.of8(still.width(), still.height(), Camera.codes8(sensor));
+      frames.add(new Frame(f.id(), f.role(), f.stops(), f.toFrame(), Pyramid.of(codes)));
+    }
+    Analysis same = new Analysis(new Frames(frames, anchor, analysis.frames().response()));
+    return new Renderer(same, new RenderCache(50_000_000)).picture(recipe, whole);
+  }
+
+  private static float[] lightness(Picture p) {
+    float[] out = new float[p.r().length];
+    for (int i = 0; i < out.length; i++) {
+      out[i] = (float) Lab.ofWork(p.r()[i], p.g()[i], p.b()[i]).l();
+    }
+    return out;
+  }
+}

@@ -1,0 +1,88 @@
+package illuminar.core.pass;
+
+import illuminar.core.colour.Matrix3;
+import illuminar.core.colour.Space;
+import illuminar.core.colour.WhiteShift;
+import illuminar.core.control.Control;
+import illuminar.core.control.Numbers;
+import illuminar.core.picture.Picture;
+import illuminar.core.render.Below;
+import illuminar.core.render.Ready;
+import illuminar.core.render.Tile;
+
+/**
+ * Brings a surface to another brightness, white and saturation: one matrix on light.
+ *
+ * @param light stops
+ * @param warmer mired along the Planckian locus
+ * @param tint green to magenta
+ * @param saturation colours about their luminance, 1 leaves them
+ */
+public record Balance(
+    @Control(label = "Light", unit = "st", from = -3, to = 3, step = 0.02, careful = 0)
+        double light,
+    @Control(
+            label = "Warmer",
+            unit = "mired",
+            from = -100,
+            to = 100,
+            step = 1,
+            careful = 0,
+            help = "Moves mostly b*")
+        double warmer,
+    @Control(
+            label = "Tint",
+            unit = "",
+            from = -100,
+            to = 100,
+            step = 1,
+            careful = 0,
+            help = "Green to magenta; moves mostly a*")
+        double tint,
+    @Control(label = "Saturation", unit = "%", from = 0, to = 2, step = 0.01, careful = 1)
+        double saturation)
+    implements Move {
+
+  /** Changes nothing. */
+  public static final Balance NONE = new Balance(0, 0, 0, 1);
+
+  public Balance {
+    Numbers.check(Balance.class, "light", light);
+    Numbers.check(Balance.class, "warmer", warmer);
+    Numbers.check(Balance.class, "tint", tint);
+    Numbers.check(Balance.class, "saturation", saturation);
+  }
+
+  /** All of it as one matrix on linear BT.2020. */
+  public Matrix3 matrix() {
+    double gain = Math.pow(2, light);
+    double s = saturation;
+    double r = (1 - s) * Space.luminance(1, 0, 0);
+    double g = (1 - s) * Space.luminance(0, 1, 0);
+    double b = (1 - s) * Space.luminance(0, 0, 1);
+    Matrix3 colour = new Matrix3(r + s, g, b, r, g + s, b, r, g, b + s);
+    Matrix3 exposed = new Matrix3(gain, 0, 0, 0, gain, 0, 0, 0, gain);
+    return exposed.after(colour).after(WhiteShift.work(warmer, tint));
+  }
+
+  @Override
+  public Ready prepare(Below below) {
+    return new Work(matrix().floats());
+  }
+
+  private record Work(float[] matrix) implements Ready.OnLight {
+
+    @Override
+    public void apply(Tile tile, Picture p) {
+      float[] out = new float[3];
+      tile.each(
+          p,
+          (i, m) -> {
+            Matrix3.apply(matrix, p.r()[i], p.g()[i], p.b()[i], out);
+            p.r()[i] += (out[0] - p.r()[i]) * m;
+            p.g()[i] += (out[1] - p.g()[i]) * m;
+            p.b()[i] += (out[2] - p.b()[i]) * m;
+          });
+    }
+  }
+}

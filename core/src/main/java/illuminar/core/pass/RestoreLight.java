@@ -1,0 +1,315 @@
+package illuminar.core.pass;
+
+import illuminar.core.analysis.Analysis;
+import illuminar.core.colour.Matrix3;
+import illuminar.core.colour.Space;
+import illuminar.core.colour.Stops;
+import illuminar.core.control.Control;
+import illuminar.core.control.Numbers;
+import illuminar.core.filter.Ease;
+import illuminar.core.frame.Frame;
+import illuminar.core.frame.Response;
+import illuminar.core.picture.Picture;
+import illuminar.core.render.Below;
+import illuminar.core.render.Ready;
+import illuminar.core.render.Tile;
+import java.util.Arrays;
+
+/**
+ * Restores burnt lamps, pendants and specular spots from a darker frame, their glow kept.
+ *
+ * <p>The darker frame's light, at the anchor's exposure, is drawn down from {@code from} on so that
+ * the brightest of it within the region stands at {@code brightest}; what is darker stays the
+ * picture below. A pixel that is partly lamp and partly what stands beside it is mixed from both
+ * (the compositing equation, Porter and Duff 1984): as light it would be burnt, and the lamp's edge
+ * ragged. The curve is a straight line in stops above its start; our own.
+ *
+ * @param frame id of a frame in which the lamps are not burnt
+ */
+public record RestoreLight(
+    String frame,
+    @Control(
+            label = "From",
+            unit = "st",
+            from = -4,
+            to = 0,
+            step = 0.05,
+            careful = -1.2,
+            help = "Stops below burning from which on light is drawn down")
+        double from,
+    @Control(
+            label = "Brightest",
+            unit = "st",
+            from = -3,
+            to = 0,
+            step = 0.05,
+            careful = -0.1,
+            help = "Where the brightest of the lamp stands, below white")
+        double brightest)
+    implements Move {
+
+  /** Over how many stops the darker frame comes in. */
+  private static final double EASE = 1.6;
+
+  /** The brightest is what all but one in so many pixels of the lamps stay below. */
+  private static final int SPECKS = 200;
+
+  /**
+   * Display-linear values of the anchor frame up to which its own light is taken, and from which on
+   * none of it is.
+   */
+  private static final float CLEAN = 0.6f;
+
+  private static final float SURE = 0.85f;
+
+  /**
+   * Light of two neighbours up to so many times each other is shading; from twice that on an edge.
+   */
+  private static final float SHADING = 1.6f;
+
+  /** Pixels at full size over which an edge of a lamp is spread by lens and file. */
+  private static final double REACH = 2;
+
+  private static final float[] TO_SRGB = Space.WORK_TO_SRGB.floats();
+  private static final float[] TO_WORK = Space.SRGB_TO_WORK.floats();
+
+  public RestoreLight {
+    Numbers.check(RestoreLight.class, "from", from);
+    Numbers.check(RestoreLight.class, "brightest", brightest);
+  }
+
+  /**
+   * Finds how bright the brightest within the region is.
+   *
+   * @throws IllegalArgumentException if the frame is not there
+   */
+  @Override
+  public Ready prepare(Below below) {
+    Analysis analysis = below.analysis();
+    Frame dark = analysis.frames().get(frame);
+    double gain = Math.pow(2, analysis.frames().anchorFrame().stops() - dark.stops());
+    Relight relight = new Relight(analysis.frames().response());
+    return new Work(
+        frame,
+        analysis.frames().anchor(),
+        relight,
+        curve((float) gain, most(below, relight, (float) gain)));
+  }
+
+  /** The curve that draws light down. */
+  private Down curve(float gain, double most) {
+    double top = Math.max(from + 0.01, brightest);
+    double slope = most > top ? (top - from) / (most - from) : 1;
+    return new Down(gain, (float) from, (float) slope, (float) EASE);
+  }
+
+  /** Stops above burning of the brightest light within the region, at least 0. */
+  private double most(Below below, Relight relight, float gain) {
+    Analysis analysis = below.analysis();
+    Picture p = analysis.draw(frame, analysis.raster());
+    float[] region = below.region().copy();
+    int smallWidth = below.raster().width();
+    int smallHeight = below.raster().height();
+    float[] found = new float[1024];
+    int n = 0;
+    float[] light = new float[3];
+    for (int y = 0; y < p.height(); y++) {
+      int row = y * smallHeight / p.height() * smallWidth;
+      for (int x = 0; x < p.width(); x++) {
+        if (region[row + x * smallWidth / p.width()] > 0) {
+          relight.light(p, y * p.width() + x, light);
+          float y1 = luminance(light) * gain;
+          if (y1 > 1) {
+            found = n == found.length ? Arrays.copyOf(found, 2 * n) : found;
+            found[n++] = y1;
+          }
+        }
+      }
+    }
+    Arrays.sort(found, 0, n);
+    return n == 0 ? 0 : log2(found[n - 1 - n / SPECKS]);
+  }
+
+  private static float luminance(float[] rgb) {
+    return Space.srgbLuminance(rgb[0], rgb[1], rgb[2]);
+  }
+
+  private static double log2(double x) {
+    return Math.log(x) / Math.log(2);
+  }
+
+  /**
+   * Draws light down.
+   *
+   * @param gain from the darker frame's exposure to the anchor's
+   * @param from stops from which on
+   * @param slope of the line above, 0 to 1
+   * @param ease stops over which it comes in
+   */
+  public record Down(float gain, float from, float slope, float ease) {
+
+    /** How far the darker frame counts where it shows so much luminance, 0 to 1. */
+    public float share(float luminance) {
+      return Ease.between((Stops.of(luminance * gain) - from) / ease);
+    }
+
+    /**
+     * Draws one colour down.
+     *
+     * @param light of the darker frame; modified to what is shown of it, at the anchor's exposure
+     */
+    public void apply(float[] light) {
+      float over = Stops.of(luminance(light) * gain) - from;
+      float k = over > 0 ? gain * Stops.light((slope - 1) * over) : gain;
+      for (int c = 0; c < 3; c++) {
+        light[c] *= k;
+      }
+    }
+  }
+
+  private record Work(String frame, String anchor, Relight relight, Down down)
+      implements Ready.OnLight {
+
+    /** How far round a pixel the lamp that shines into it is looked for. */
+    private static int reach(double scale) {
+      return Math.max(1, (int) Math.round(REACH * scale));
+    }
+
+    @Override
+    public int margin(double scale) {
+      return reach(scale);
+    }
+
+    @Override
+    public boolean fine() {
+      return true;
+    }
+
+    @Override
+    public void apply(Tile tile, Picture below) {
+      if (tile.empty()) {
+        return;
+      }
+      Picture dark = tile.frames().apply(frame);
+      Picture room = tile.frames().apply(anchor);
+      int[] box = tile.region().box();
+      int reach = reach(tile.raster().scale());
+      int left = Math.max(0, box[0] - reach);
+      int top = Math.max(0, box[1] - reach);
+      Picture light =
+          Picture.of(
+              Math.min(dark.width(), box[2] + reach) - left,
+              Math.min(dark.height(), box[3] + reach) - top);
+      float[] lamp = brightest(mixed(dark, room, left, top, light), light.width(), reach);
+      float[] colour = new float[3];
+      float[] under = new float[3];
+      float[] own = new float[3];
+      tile.each(
+          below,
+          (i, m) -> {
+            int k = (i / below.width() - top) * light.width() + i % below.width() - left;
+            if (down.share(lamp[k]) > 0) {
+              Matrix3.apply(TO_SRGB, below.r()[i], below.g()[i], below.b()[i], under);
+              restore(light, k, lamp[k], under, own, colour);
+              for (int c = 0; c < 3; c++) {
+                under[c] += (colour[c] - under[c]) * m;
+              }
+              Matrix3.apply(TO_WORK, under[0], under[1], under[2], under);
+              below.r()[i] = under[0];
+              below.g()[i] = under[1];
+              below.b()[i] = under[2];
+            }
+          });
+    }
+
+    /**
+     * One pixel, display-linear: as far as it is the lamp (its light over the brightest beside it)
+     * the darker frame's; for the rest the picture below, drawn down by as much as the light is.
+     *
+     * @param lamp the brightest light beside the pixel
+     * @param own worked with
+     * @param out written
+     */
+    private void restore(
+        Picture light, int k, float lamp, float[] below, float[] own, float[] out) {
+      Response response = relight.response();
+      float y = luminance(light, k);
+      float part = y / lamp;
+      // a lamp's own shading is no edge
+      float edge = Ease.between((lamp / y - SHADING) / SHADING);
+      for (int c = 0; c < 3; c++) {
+        own[c] = light.channel(c)[k];
+        out[c] = own[c] * (1 + (1 / part - 1) * edge);
+      }
+      down.apply(own);
+      down.apply(out);
+      float share = down.share(y) + (part * down.share(lamp) - down.share(y)) * edge;
+      for (int c = 0; c < 3; c++) {
+        float before =
+            Math.max(1e-4f, response.toDisplay(c, Math.min(1, light.channel(c)[k] * down.gain)));
+        float drawn = below[c] * Math.min(1, response.toDisplay(c, Math.min(1, own[c])) / before);
+        out[c] = drawn + (response.toDisplay(c, Math.min(1, out[c])) - drawn) * share;
+      }
+    }
+
+    private static float luminance(Picture p, int k) {
+      return Math.max(1e-7f, Space.srgbLuminance(p.r()[k], p.g()[k], p.b()[k]));
+    }
+
+    /** The greatest luminance within a square round each pixel. */
+    private static float[] brightest(Picture light, int w, int reach) {
+      int h = light.height();
+      float[] rows = new float[w * h];
+      float[] out = new float[w * h];
+      for (int y = 0; y < h; y++) {
+        for (int x = 0; x < w; x++) {
+          float most = 0;
+          for (int u = Math.max(0, x - reach); u <= Math.min(w - 1, x + reach); u++) {
+            most = Math.max(most, luminance(light, y * w + u));
+          }
+          rows[y * w + x] = most;
+        }
+      }
+      for (int y = 0; y < h; y++) {
+        for (int v = Math.max(0, y - reach); v <= Math.min(h - 1, y + reach); v++) {
+          for (int x = 0; x < w; x++) {
+            out[y * w + x] = Math.max(out[y * w + x], rows[v * w + x]);
+          }
+        }
+      }
+      return out;
+    }
+
+    /** The light of a box; {@code out} is written and given back. */
+    private Picture mixed(Picture dark, Picture room, int left, int top, Picture out) {
+      float[] light = new float[3];
+      float[] work = new float[3];
+      for (int y = 0; y < out.height(); y++) {
+        for (int x = 0; x < out.width(); x++) {
+          mixed(dark, room, (y + top) * dark.width() + x + left, light, work);
+          int k = y * out.width() + x;
+          out.r()[k] = light[0];
+          out.g()[k] = light[1];
+          out.b()[k] = light[2];
+        }
+      }
+      return out;
+    }
+
+    /**
+     * Light at the darker frame's exposure: of the anchor frame, which is cleaner, as far as it is
+     * not burnt; else of the darker one.
+     */
+    private void mixed(Picture dark, Picture room, int i, float[] out, float[] work) {
+      relight.light(dark, i, out);
+      float most = Math.max(room.r()[i], Math.max(room.g()[i], room.b()[i]));
+      float clean = Math.min(1, Math.max(0, (SURE - most) / (SURE - CLEAN)));
+      if (clean > 0) {
+        relight.light(room, i, work);
+        for (int c = 0; c < 3; c++) {
+          out[c] += (work[c] / down.gain - out[c]) * clean;
+        }
+      }
+    }
+  }
+}

@@ -1,0 +1,332 @@
+package illuminar.core.watch;
+
+import illuminar.core.analysis.Analysis;
+import illuminar.core.colour.LabPlanes;
+import illuminar.core.colour.Stops;
+import illuminar.core.filter.Box;
+import illuminar.core.filter.Gauss;
+import illuminar.core.filter.Guided;
+import illuminar.core.frame.Frame;
+import illuminar.core.frame.Response;
+import illuminar.core.ground.Ground;
+import illuminar.core.pass.BringFrame;
+import illuminar.core.pass.MixLight;
+import illuminar.core.pass.Pass;
+import illuminar.core.pass.RestoreLight;
+import illuminar.core.pass.ShareFlash;
+import illuminar.core.pass.Tone;
+import illuminar.core.picture.Picture;
+import illuminar.core.picture.Plane;
+import illuminar.core.picture.Raster;
+import illuminar.core.recipe.Recipe;
+import illuminar.core.render.Renderer;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Looks the present picture over for halos, mud and overspray: against the light of the frames, and
+ * step by step, so that each is laid to the pass that makes it.
+ *
+ * <p>A halo is a change of the gain (picture over light, in stops) along an even surface towards a
+ * strong edge. Mud is a lifted dark whose texture, over that of the light, has gone flat: the slope
+ * of the tone curve in the darks, measured in place. Overspray is a pass that works beyond a strong
+ * edge of its region's inside and fades there. Thresholds are our own, common practice; no source.
+ */
+public final class Watch {
+  /** Long edge of the picture that is looked over. */
+  private static final int LONG_EDGE = 960;
+
+  /** Stops from which on a rim is seen. */
+  private static final float HALO = 0.18f;
+
+  /** Slope of the steepest tone curve that a camera or a contrast makes. */
+  private static final float STEEPEST = 2;
+
+  /** Colour difference from which on overspray is seen. */
+  private static final float OVERSPRAY = 1.5f;
+
+  /** Share of the texture's slope below which lifted darks are mud. */
+  private static final float SLOPE = 0.6f;
+
+  /** Stops by which darks must be lifted over the picture's middle gain to be looked at. */
+  private static final float LIFTED = 0.5f;
+
+  /** Tones of the picture that count as dark, in stops below white. */
+  private static final float DARKEST = -9;
+
+  private static final float DARK = -3.2f;
+
+  /** Deviation of the light's texture in stops below which it is noise. */
+  private static final float TEXTURE = 0.06f;
+
+  private static final int MOST = 5;
+
+  private final Renderer renderer;
+  private final Recipe recipe;
+  private final List<Pass> passes;
+  private final Raster raster;
+  private final Plane light;
+  private final List<Rims.Way> ways;
+  private final List<LabPlanes> labs = new ArrayList<>();
+  private final List<Plane> stops = new ArrayList<>();
+
+  private Watch(Renderer renderer, Recipe recipe) {
+    this.renderer = renderer;
+    this.recipe = recipe;
+    Analysis analysis = renderer.analysis();
+    raster = Raster.fitted(analysis.fullWidth(), analysis.fullHeight(), LONG_EDGE);
+    passes = recipe.passes().stream().filter(recipe::active).toList();
+    light = light(analysis);
+    ways = Rims.of(light);
+    for (int n = 0; n <= passes.size(); n++) {
+      // each part of the recipe stands on the one before, which the renderer has kept
+      Picture p = renderer.draft(recipe.withPasses(passes.subList(0, n)), raster);
+      labs.add(LabPlanes.of(p));
+      stops.add(tones(p));
+    }
+  }
+
+  /** All faults of the picture, heaviest first within their kind. */
+  public static List<Finding> over(Renderer renderer, Recipe recipe) {
+    Watch watch = new Watch(renderer, recipe);
+    List<Finding> out = new ArrayList<>(watch.halos());
+    out.addAll(watch.overspray());
+    out.addAll(watch.mud());
+    return List.copyOf(out);
+  }
+
+  private static Plane tones(Picture p) {
+    Plane out = Plane.of(p.width(), p.height());
+    for (int i = 0; i < out.data().length; i++) {
+      out.data()[i] = Math.max(-10, Stops.of(p.luminanceAt(i)));
+    }
+    return out;
+  }
+
+  /** Light of the scene in stops, each frame counting by how well it shows a pixel. */
+  private Plane light(Analysis analysis) {
+    List<Frame> frames = new ArrayList<>(analysis.frames().ambient());
+    Frame window = analysis.frames().windowFrame();
+    if (!frames.contains(window)) {
+      frames.add(window);
+    }
+    if (frames.isEmpty()) {
+      frames.add(analysis.frames().anchorFrame());
+    }
+    Response response = analysis.frames().response();
+    Plane sum = Plane.of(raster.width(), raster.height());
+    float[] weights = new float[sum.data().length];
+    for (Frame f : frames) {
+      Picture p = analysis.draw(f.id(), raster);
+      for (int i = 0; i < weights.length; i++) {
+        float most = Math.max(p.r()[i], Math.max(p.g()[i], p.b()[i]));
+        float tone = 0.2126f * p.r()[i] + 0.7152f * p.g()[i] + 0.0722f * p.b()[i];
+        float weight = Math.max(1e-4f, Math.min(1, tone * 12) * Math.min(1, (1 - most) * 12));
+        sum.data()[i] +=
+            weight
+                * (Stops.of(response.luminance(p.r()[i], p.g()[i], p.b()[i])) - (float) f.stops());
+        weights[i] += weight;
+      }
+    }
+    for (int i = 0; i < weights.length; i++) {
+      sum.data()[i] /= weights[i];
+    }
+    return sum;
+  }
+
+  private List<Finding> halos() {
+    Spots spots = new Spots(raster.width(), raster.height(), stops.size());
+    Plane last = stops.get(stops.size() - 1);
+    for (Rims.Way way : ways) {
+      float own = rim(light, way);
+      float rim = beyond(rim(last, way) - relit(way), own);
+      if (Math.abs(rim) < HALO || way.near(last) < DARKEST + 2) {
+        continue;
+      }
+      double[] share = new double[stops.size()];
+      share[0] = (rim(stops.get(0), way) - own) * Math.signum(rim);
+      for (int k = 1; k < share.length; k++) {
+        share[k] = relights(k) ? 0 : added(k, way) * Math.signum(rim);
+      }
+      add(spots, way, Math.abs(rim), share);
+    }
+    return spots.all(4, MOST).stream()
+        .map(s -> finding(Finding.Kind.HALO, s, s.step() == 0 ? "calm" : mendsHalo(s.step())))
+        .toList();
+  }
+
+  /** Whether a step mixes light: what it changes along a surface is how that light falls. */
+  private boolean relights(int step) {
+    return passes.get(step - 1).move() instanceof MixLight
+        || passes.get(step - 1).move() instanceof ShareFlash;
+  }
+
+  /** What a step adds to a rim, in stops. */
+  private float added(int step, Rims.Way way) {
+    return rim(stops.get(step), way) - rim(stops.get(step - 1), way);
+  }
+
+  /** What of a rim is light that was mixed otherwise, in stops. */
+  private float relit(Rims.Way way) {
+    float sum = 0;
+    for (int k = 1; k < stops.size(); k++) {
+      sum += relights(k) ? added(k, way) : 0;
+    }
+    return sum;
+  }
+
+  /** What of a rim no tone curve over the whole picture makes of the light's own change. */
+  private static float beyond(float rim, float own) {
+    float low = Math.min(0, STEEPEST * own);
+    float high = Math.max(0, STEEPEST * own);
+    return rim < low ? rim - low : rim > high ? rim - high : 0;
+  }
+
+  private static float rim(Plane p, Rims.Way way) {
+    return way.near(p) - way.far(p);
+  }
+
+  /** Adds a measure where a way begins. */
+  private static void add(Spots spots, Rims.Way way, double amount, double[] share) {
+    spots.add(way.x() + way.dx() * 4, way.y() + way.dy() * 4, amount, share);
+  }
+
+  private String mendsHalo(int step) {
+    Pass pass = passes.get(step - 1);
+    if (pass.move() instanceof BringFrame) {
+      return "edge";
+    }
+    if (pass.move() instanceof RestoreLight) {
+      return "from";
+    }
+    if (!pass.where().everywhere()) {
+      return "region edge";
+    }
+    if (pass.move() instanceof Tone tone) {
+      return Math.abs(tone.shadows()) > Math.abs(tone.highlights()) ? "shadows" : "highlights";
+    }
+    return "strength";
+  }
+
+  private Finding finding(Finding.Kind kind, Spots.Spot s, String mends) {
+    String pass = s.step() == 0 ? "" : passes.get(s.step() - 1).id();
+    return new Finding(kind, s.at(), s.radius(), s.amount(), pass, mends);
+  }
+
+  private List<Finding> overspray() {
+    Spots spots = new Spots(raster.width(), raster.height(), stops.size());
+    for (int k = 1; k < stops.size(); k++) {
+      Pass pass = passes.get(k - 1);
+      if (!pass.where().everywhere()) {
+        overspray(k, pass, spots);
+      }
+    }
+    return spots.all(4, MOST).stream()
+        .map(s -> finding(Finding.Kind.OVERSPRAY, s, "region edge"))
+        .toList();
+  }
+
+  private void overspray(int k, Pass pass, Spots spots) {
+    float[] share = renderer.region(recipe, pass.where().region(), raster).copy();
+    LabPlanes before = labs.get(k - 1);
+    LabPlanes after = labs.get(k);
+    float[] change = new float[share.length];
+    for (int i = 0; i < share.length; i++) {
+      share[i] = pass.where().outside() ? 1 - share[i] : share[i];
+      change[i] = after.difference(i, before.l()[i], before.a()[i], before.b()[i]);
+    }
+    Plane mask = new Plane(raster.width(), raster.height(), share);
+    Plane changed = new Plane(raster.width(), raster.height(), change);
+    double[] own = new double[stops.size()];
+    for (Rims.Way way : ways) {
+      float inside = mask.sample(way.x() - way.dx() * 4, way.y() - way.dy() * 4);
+      float near = way.near(mask);
+      float seen = rim(changed, way);
+      if (inside > near + 0.04f && near > way.far(mask) + 0.06f && seen > OVERSPRAY) {
+        own[k] = seen;
+        add(spots, way, seen, own);
+      }
+    }
+  }
+
+  private List<Finding> mud() {
+    int radius = 9;
+    Plane last = stops.get(stops.size() - 1);
+    Plane ground = texture(light);
+    Plane variance = Box.mean(Guided.product(ground, ground), radius);
+    List<Plane> slopes = new ArrayList<>();
+    for (Plane p : stops) {
+      slopes.add(Box.mean(Guided.product(texture(p), ground), radius));
+    }
+    Plane gain = texture(less(last, light));
+    Plane cut = Box.mean(Guided.product(gain, gain), radius);
+    Plane dark = Box.mean(last, radius);
+    float middle = middleGain(last);
+    Spots spots = new Spots(raster.width(), raster.height(), stops.size());
+    double[] share = new double[stops.size()];
+    for (int y = radius; y < raster.height() - radius; y += 2) {
+      for (int x = radius; x < raster.width() - radius; x += 2) {
+        int i = y * raster.width() + x;
+        float v = variance.data()[i];
+        float lifted = last.data()[i] - light.data()[i] - middle;
+        float tone = dark.data()[i];
+        // where a region ends, the gain varies more than any texture that it could flatten
+        if (v < TEXTURE * TEXTURE
+            || cut.data()[i] > v
+            || tone > DARK
+            || tone < DARKEST
+            || lifted < LIFTED) {
+          continue;
+        }
+        float slope = slopes.get(slopes.size() - 1).data()[i] / v;
+        if (slope < SLOPE) {
+          share[0] = 1 - slopes.get(0).data()[i] / v;
+          for (int k = 1; k < share.length; k++) {
+            share[k] = (slopes.get(k - 1).data()[i] - slopes.get(k).data()[i]) / v;
+          }
+          spots.add(x, y, 1 - slope, share);
+        }
+      }
+    }
+    return spots.all(24, MOST).stream()
+        .map(s -> finding(Finding.Kind.MUD, s, mendsMud(s.step())))
+        .toList();
+  }
+
+  private String mendsMud(int step) {
+    if (step == 0) {
+      return recipe.ground() instanceof Ground.RadianceMerge ? "compression" : "calm";
+    }
+    if (passes.get(step - 1).move() instanceof Tone tone) {
+      return tone.shadows() > 0 ? "shadows" : tone.contrast() < 0 ? "contrast" : "strength";
+    }
+    return "strength";
+  }
+
+  /** Half of the picture is lifted by more than this. */
+  private float middleGain(Plane last) {
+    float[] gains = new float[last.data().length];
+    for (int i = 0; i < gains.length; i++) {
+      gains[i] = last.data()[i] - light.data()[i];
+    }
+    java.util.Arrays.sort(gains);
+    return gains[gains.length / 2];
+  }
+
+  private static Plane texture(Plane p) {
+    Plane smooth = Gauss.smooth(p, 4);
+    for (int i = 0; i < smooth.data().length; i++) {
+      // what is an edge and no texture is cut off, so that it does not stand for its surroundings
+      smooth.data()[i] = Math.max(-0.6f, Math.min(0.6f, p.data()[i] - smooth.data()[i]));
+    }
+    return smooth;
+  }
+
+  private static Plane less(Plane a, Plane b) {
+    Plane out = a.copy();
+    for (int i = 0; i < out.data().length; i++) {
+      out.data()[i] -= b.data()[i];
+    }
+    return out;
+  }
+}

@@ -1,0 +1,92 @@
+package illuminar.core.analysis;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import illuminar.core.TestRoom;
+import illuminar.core.colour.Srgb;
+import illuminar.core.frame.Codes;
+import illuminar.core.frame.Frame;
+import illuminar.core.frame.Frames;
+import illuminar.core.frame.Pyramid;
+import illuminar.core.frame.Role;
+import illuminar.core.frame.Similarity;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/**
+ * Hot spots and hard shadows of a flash, in an invented scene where both places are known; after
+ * Petschnigg et al. 2004.
+ */
+class FlashTroublesTest {
+  private static final int W = 300;
+  private static final int H = 200;
+
+  private static boolean spot(int x, int y) {
+    return Math.hypot(x - 220, y - 60) < 10;
+  }
+
+  private static boolean shadow(int x, int y) {
+    return x > 60 && x < 90 && y > 90 && y < 150;
+  }
+
+  /** Painted stripes, so that a change of paint is no trouble. */
+  private static double paint(int x) {
+    return x / 25 % 2 == 0 ? 0.16 : 0.5;
+  }
+
+  private static Frame frame(String id, Role role, double stops, boolean flash) {
+    byte[] rgb = new byte[W * H * 3];
+    for (int y = 0; y < H; y++) {
+      for (int x = 0; x < W; x++) {
+        double lit = flash ? 0.5 * (1 - 0.4 * x / W) * (shadow(x, y) ? 0.1 : 1) : 0;
+        double light = paint(x) * (0.5 + lit) + (flash && spot(x, y) ? 0.5 : 0);
+        byte code =
+            (byte) Math.round(255 * Srgb.encode(TestRoom.display(light * Math.pow(2, stops))));
+        for (int c = 0; c < 3; c++) {
+          rgb[(y * W + x) * 3 + c] = code;
+        }
+      }
+    }
+    return new Frame(id, role, stops, Similarity.NONE, Pyramid.of(Codes.of8(W, H, rgb)));
+  }
+
+  private static Analysis view(double flashStops) {
+    return new Analysis(
+        new Frames(
+            List.of(frame("a", Role.AMBIENT, 0, false), frame("fl", Role.FLASH, flashStops, true)),
+            "a",
+            TestRoom.response()));
+  }
+
+  @Test
+  void bothAreFoundWhereTheyAreAndNowhereElse() {
+    float[] hot = FlashTroubles.of(view(0), "fl", FlashTroubles.Trouble.HOT_SPOT).data();
+    float[] dark = FlashTroubles.of(view(0), "fl", FlashTroubles.Trouble.HARD_SHADOW).data();
+    int wrong = 0;
+    for (int y = 0; y < H; y++) {
+      for (int x = 0; x < W; x++) {
+        boolean near = false;
+        for (int v = -4; v <= 4; v += 4) {
+          for (int u = -4; u <= 4; u += 4) {
+            near |= spot(x + u, y + v) || shadow(x + u, y + v);
+          }
+        }
+        if (!near && (hot[y * W + x] > 0.8 || dark[y * W + x] > 0.8)) {
+          wrong++;
+        }
+      }
+    }
+    assertThat(wrong).isZero();
+    assertThat(hot[60 * W + 220]).isGreaterThan(0.8f);
+    assertThat(dark[120 * W + 75]).isGreaterThan(0.8f);
+  }
+
+  @Test
+  void otherSettingsAreRefusedWithTheReason() {
+    assertThatThrownBy(() -> FlashTroubles.of(view(1), "fl", FlashTroubles.Trouble.HOT_SPOT))
+        .hasMessageContaining("settings");
+    assertThatThrownBy(() -> FlashTroubles.of(view(0), "gone", FlashTroubles.Trouble.HOT_SPOT))
+        .hasMessageContaining("gone");
+  }
+}

@@ -1,0 +1,114 @@
+package illuminar.server.view;
+
+import illuminar.core.analysis.Casts;
+import illuminar.core.ground.Ground;
+import illuminar.core.ground.MovingThings;
+import illuminar.core.recipe.Recipe;
+import illuminar.core.render.Renderer;
+import illuminar.core.render.Trim;
+import illuminar.core.watch.Finding;
+import illuminar.core.watch.Watch;
+import illuminar.server.account.Member;
+import illuminar.server.recipe.RecipeJson;
+import illuminar.server.shoot.ShootService;
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.util.List;
+import java.util.UUID;
+import javax.imageio.ImageIO;
+import org.springframework.http.MediaType;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What a recipe comes to on its view, whether it is kept yet or not. */
+@RestController
+@RequestMapping("/api/views/{id}")
+class JudgeController {
+  private final ShootService shoots;
+  private final OpenViews open;
+  private final RecipeJson json;
+
+  JudgeController(ShootService shoots, OpenViews open, RecipeJson json) {
+    this.shoots = shoots;
+    this.open = open;
+    this.json = json;
+  }
+
+  /** Halos, mud and overspray of the picture. */
+  @PostMapping("/watch")
+  List<Finding> watch(
+      @AuthenticationPrincipal Member member,
+      @PathVariable UUID id,
+      @io.swagger.v3.oas.annotations.parameters.RequestBody(
+              content = @Content(schema = @Schema(ref = "#/components/schemas/Recipe")))
+          @RequestBody
+          String recipe) {
+    return Watch.over(renderer(member, id), json.read(recipe));
+  }
+
+  /** Moving things and the frame that each is taken from. */
+  @PostMapping("/moving")
+  List<MovingThings.Thing> moving(
+      @AuthenticationPrincipal Member member,
+      @PathVariable UUID id,
+      @io.swagger.v3.oas.annotations.parameters.RequestBody(
+              content = @Content(schema = @Schema(ref = "#/components/schemas/Recipe")))
+          @RequestBody
+          String recipe) {
+    return json.read(recipe).ground() instanceof Ground.EvenBlend blend
+        ? renderer(member, id).analysis().blend(blend).things()
+        : List.of();
+  }
+
+  /**
+   * How the light leans on each surface: a picture of its colour at one lightness, twice as strong
+   * as it is.
+   */
+  @GetMapping(value = "/casts", produces = MediaType.IMAGE_PNG_VALUE)
+  byte[] casts(
+      @AuthenticationPrincipal Member member,
+      @PathVariable UUID id,
+      @RequestParam Casts.Source source,
+      @RequestParam(defaultValue = "") String flash)
+      throws IOException {
+    Casts casts = renderer(member, id).analysis().casts(source, flash);
+    int w = casts.red().width();
+    BufferedImage image = new BufferedImage(w, casts.red().height(), BufferedImage.TYPE_INT_RGB);
+    for (int i = 0; i < casts.red().data().length; i++) {
+      image.setRGB(i % w, i / w, casts.shown(i));
+    }
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    ImageIO.write(image, "png", out);
+    return out.toByteArray();
+  }
+
+  /** A region without the parts and strokes that make no difference. */
+  @PostMapping(value = "/regions/{region}/trim", produces = MediaType.APPLICATION_JSON_VALUE)
+  @io.swagger.v3.oas.annotations.responses.ApiResponse(
+      responseCode = "200",
+      content = @Content(schema = @Schema(ref = "#/components/schemas/Region")))
+  String trim(
+      @AuthenticationPrincipal Member member,
+      @PathVariable UUID id,
+      @PathVariable String region,
+      @io.swagger.v3.oas.annotations.parameters.RequestBody(
+              content = @Content(schema = @Schema(ref = "#/components/schemas/Recipe")))
+          @RequestBody
+          String recipe) {
+    Recipe whole = json.read(recipe);
+    return json.write(Trim.of(renderer(member, id), whole, region));
+  }
+
+  private Renderer renderer(Member member, UUID id) {
+    return open.renderer(shoots.ownedView(member.studio(), id));
+  }
+}

@@ -1,0 +1,113 @@
+import { Box, IconButton, InputBase, Tooltip, Typography } from "@mui/material";
+import DeleteOutline from "@mui/icons-material/DeleteOutlineOutlined";
+import On from "@mui/icons-material/LightMode";
+import Off from "@mui/icons-material/LightModeOutlined";
+import type { Group } from "../../api/client";
+import { Scale, amount } from "../../kit/Scale";
+import { look } from "../../theme";
+import { changeGroup, put, removeGroup, settle, useBench } from "../store";
+import { RegionChooser } from "./editors";
+import { Word } from "./Word";
+
+/** The groups of passes: each with a region, a strength and a switch of its own. */
+export function Groups() {
+  const groups = useBench((s) => s.recipe?.groups) ?? [];
+  if (groups.length === 0) return null;
+  return (
+    <Box
+      component="section"
+      aria-label="Groups"
+      sx={{ borderTop: 1, borderColor: "divider", px: 1.75, py: 0.9 }}
+    >
+      <Typography variant="h3" component="h2">
+        Groups
+      </Typography>
+      {groups.map((g) => (
+        <GroupRow key={g.id} group={g} />
+      ))}
+    </Box>
+  );
+}
+
+function GroupRow({ group }: { group: Group }) {
+  const recipe = useBench((s) => s.recipe!);
+  const passes = recipe.passes.filter((p) => p.group === group.id).length;
+  const region = recipe.regions.find((r) => r.id === group.where.region);
+  const small = { fontSize: 16 };
+  return (
+    <Box data-testid="group" sx={{ pl: "22px", color: group.on ? look.ink : look.soft, mt: 0.5 }}>
+      <Box sx={{ display: "flex", gap: 0.5, alignItems: "center" }}>
+        <InputBase
+          key={group.name}
+          defaultValue={group.name}
+          inputProps={{ "aria-label": "Name of the group" }}
+          sx={{ flexGrow: 1, fontWeight: 600, font: "inherit" }}
+          onBlur={(e) => {
+            const name = e.target.value.trim();
+            if (name && name !== group.name) {
+              changeGroup(group.id, { name });
+              settle();
+            }
+          }}
+        />
+        <Tooltip title="Take the group apart; its passes stay">
+          <IconButton aria-label={`Take ${group.name} apart`} onClick={() => removeGroup(group.id)}>
+            <DeleteOutline sx={small} />
+          </IconButton>
+        </Tooltip>
+        <IconButton
+          aria-label={group.on ? `Switch off ${group.name}` : `Switch on ${group.name}`}
+          aria-pressed={group.on}
+          sx={{ p: 0.25, color: group.on ? look.amber : look.strong }}
+          onClick={() => {
+            changeGroup(group.id, { on: !group.on });
+            settle();
+          }}
+        >
+          {group.on ? <On sx={small} /> : <Off sx={small} />}
+        </IconButton>
+      </Box>
+      <Typography component="div">
+        {passes} {passes === 1 ? "pass" : "passes"} in{" "}
+        <Word
+          label={`Region of ${group.name}`}
+          text={region ? (group.where.outside ? `outside ${region.name}` : region.name) : "the whole picture"}
+          tint={region ? "region" : "plain"}
+        >
+          {(close) => (
+            <RegionChooser
+              where={group.where}
+              onPick={(where) => {
+                changeGroup(group.id, { where });
+                settle();
+                close();
+              }}
+            />
+          )}
+        </Word>{" "}
+        at{" "}
+        <Word label={`Strength of ${group.name}`} text={amount(group.strength * 100, 1, "%")} tint="amount">
+          {() => (
+            <Box sx={{ p: 1.5, width: 300 }}>
+              <Scale
+                label="Strength"
+                unit="%"
+                from={0}
+                to={1}
+                step={0.01}
+                careful={1}
+                value={group.strength}
+                onMove={(strength) => {
+                  put({ moving: true });
+                  changeGroup(group.id, { strength });
+                }}
+                onSettle={settle}
+              />
+            </Box>
+          )}
+        </Word>
+        .
+      </Typography>
+    </Box>
+  );
+}

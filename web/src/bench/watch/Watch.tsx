@@ -1,0 +1,161 @@
+import { Box, Button, Typography } from "@mui/material";
+import { useQuery } from "@tanstack/react-query";
+import { ask, type Finding, type Pass } from "../../api/client";
+import { look } from "../../theme";
+import { geometry, put, select, useBench } from "../store";
+
+const NAME = { HALO: "Halo", MUD: "Mud", OVERSPRAY: "Overspray" } as const;
+
+/** A fault's size in words. */
+function size(f: Finding): string {
+  if (f.kind === "HALO") return `${f.amount.toFixed(2)} st beside an edge`;
+  if (f.kind === "MUD") return `${Math.round(100 * Math.min(1, f.amount))} % of the texture gone`;
+  return `ΔE ${f.amount.toFixed(1)} beyond an edge`;
+}
+
+/** What the picture on the bench has wrong; asked for once a gesture is over. */
+function useFindings() {
+  const view = useBench((s) => s.sheet?.id);
+  const moving = useBench((s) => s.moving);
+  const recipe = useBench((s) => s.recipe);
+  return useQuery({
+    queryKey: ["watch", view, recipe],
+    queryFn: () => ask<Finding[]>(`/api/views/${view}/watch`, { method: "POST", body: recipe }),
+    enabled: !moving && !!view && !!recipe,
+    placeholderData: (before) => before,
+    staleTime: Infinity,
+    gcTime: 10_000,
+  });
+}
+
+/** Goes to the control that mends a fault. */
+function mend(f: Finding) {
+  const recipe = useBench.getState().recipe!;
+  if (!f.pass) {
+    document.getElementById("stage-2")?.scrollIntoView();
+    document.querySelector<HTMLElement>('[aria-label="Calm"]')?.focus();
+    return;
+  }
+  const pass = recipe.passes.find((p) => p.id === f.pass);
+  if (!pass) return;
+  put({ pass: pass.id });
+  if (pass.where.region) select(pass.where.region);
+  const label = f.mends === "region edge" ? "Edge true" : controlLabel(pass, f.mends);
+  // the card opens first
+  setTimeout(() => {
+    const control = [...document.querySelectorAll<HTMLElement>('[role="slider"]')].find(
+      (e) => e.getAttribute("aria-label") === label,
+    );
+    control?.scrollIntoView({ block: "center" });
+    control?.focus();
+  }, 60);
+}
+
+function controlLabel(pass: Pass, name: string): string {
+  const kind = useBench.getState().kinds.find((k) => k.kind === pass.move.kind);
+  return kind?.controls.find((c) => c.name === name)?.label ?? "Strength";
+}
+
+/** What mends it, in words. */
+function cure(f: Finding): string {
+  const { recipe, kinds } = useBench.getState();
+  const pass = recipe?.passes.find((p) => p.id === f.pass);
+  if (!pass) return `the ground: ${f.mends}`;
+  const kind = kinds.find((k) => k.kind === pass.move.kind);
+  const region = recipe?.regions.find((r) => r.id === pass.where.region);
+  if (f.mends === "region edge") return `edge of ${region?.name ?? "the region"}`;
+  return `${kind?.name.toLowerCase()}: ${controlLabel(pass, f.mends).toLowerCase()}`;
+}
+
+/** The faults as a list over the stage, each leading to what mends it. */
+export function WatchList() {
+  const on = useBench((s) => s.watching);
+  return on ? <List /> : null;
+}
+
+function List() {
+  const found = useFindings();
+  const all = found.data;
+  return (
+    <Box
+      component="section"
+      aria-label="Watch"
+      sx={{
+        position: "absolute",
+        right: 12,
+        top: 12,
+        width: 236,
+        maxHeight: "60%",
+        overflowY: "auto",
+        bgcolor: look.card,
+        border: `1px solid ${look.strong}`,
+        p: 1,
+      }}
+    >
+      <Typography variant="h3" component="h2">
+        Watch
+      </Typography>
+      {found.error && <Typography color={look.alarm}>{found.error.message}</Typography>}
+      {!all && !found.error && <Typography color="text.secondary">Looking the picture over…</Typography>}
+      {all?.length === 0 && <Typography>No halo, no mud, no overspray.</Typography>}
+      {all?.map((f, i) => (
+        <Button
+          key={`${f.kind} ${f.at.x} ${f.at.y}`}
+          onClick={() => mend(f)}
+          sx={{ display: "block", width: "100%", textAlign: "left", px: 0.5, py: 0.25, lineHeight: 1.3 }}
+        >
+          <b>
+            {i + 1} {NAME[f.kind]}
+          </b>
+          , {size(f)}
+          <Typography variant="caption" component="div">
+            Mends it: {cure(f)}
+          </Typography>
+        </Button>
+      ))}
+    </Box>
+  );
+}
+
+/** Rings on the picture where the faults stand. */
+export function WatchMarks() {
+  const shown = useBench((s) => s.watching && !s.moving && !s.before && !s.alone);
+  return shown ? <Marks /> : null;
+}
+
+function Marks() {
+  const s = useBench();
+  const found = useFindings();
+  const g = geometry(s);
+  const long = Math.max(g.w, g.h);
+  return (
+    <svg style={{ position: "absolute", inset: 0, width: "100%", height: "100%", pointerEvents: "none" }}>
+      {(found.data ?? []).map((f, i) => {
+        const x = g.ox + f.at.x * long * g.scale;
+        const y = g.oy + f.at.y * long * g.scale;
+        const r = Math.max(9, f.radius * long * g.scale);
+        return (
+          <g key={i} data-testid="watch-mark">
+            <circle cx={x} cy={y} r={r} fill="none" stroke="#fff" strokeWidth={3} opacity={0.85} />
+            <circle cx={x} cy={y} r={r} fill="none" stroke={look.alarm} strokeDasharray={DASH[f.kind]} />
+            <text
+              x={x}
+              y={y + 4}
+              textAnchor="middle"
+              fontSize={12}
+              fontWeight={600}
+              stroke="#fff"
+              strokeWidth={3}
+              paintOrder="stroke"
+              fill={look.alarm}
+            >
+              {i + 1}
+            </text>
+          </g>
+        );
+      })}
+    </svg>
+  );
+}
+
+const DASH = { HALO: "none", MUD: "1 3", OVERSPRAY: "6 3" } as const;
