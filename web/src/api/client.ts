@@ -18,6 +18,7 @@ export type Stroke = Schemas["Stroke"];
 export type Look = Schemas["Look"];
 export type FlashTrouble = Schemas["FlashTrouble"];
 export type ToneBand = Schemas["ToneBand"];
+export type ToneCurve = Schemas["ToneCurve"];
 export type ColourBand = Schemas["ColourBand"];
 export type SimilarColour = Schemas["SimilarColour"];
 export type Point = Schemas["Point"];

@@ -84,6 +84,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/views/{id}/proposals/{stage}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["propose"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/views/{id}/moving": {
         parameters: {
             query?: never;
@@ -210,6 +226,22 @@ export interface paths {
         options?: never;
         head?: never;
         patch: operations["rename"];
+        trace?: never;
+    };
+    "/api/views/{id}/proposals": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["proposals"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
         trace?: never;
     };
     "/api/views/{id}/lights": {
@@ -487,6 +519,366 @@ export interface components {
             x: number;
             y: number;
         };
+        Balance: {
+            /** @enum {string} */
+            kind: "balance";
+            light: number;
+            warmer: number;
+            tint: number;
+            saturation: number;
+        };
+        BringFrame: {
+            /** @enum {string} */
+            kind: "bring-frame";
+            frame: string;
+            over: number;
+            edge: number;
+            warmer: number;
+            tint: number;
+            saturation: number;
+        };
+        Brush: {
+            /** @enum {string} */
+            kind: "brush";
+            strokes: components["schemas"]["Stroke"][];
+            ceiling: number;
+            limit: string;
+        };
+        BurntLight: {
+            /** @enum {string} */
+            kind: "burnt-light";
+            frame: string;
+            reach: number;
+            bloom: number;
+        };
+        Calm: {
+            /** @enum {string} */
+            kind: "calm";
+            frame: string;
+        };
+        Chosen: {
+            at: components["schemas"]["Point"];
+            frame: string;
+        };
+        ClearCasts: {
+            /** @enum {string} */
+            kind: "clear-casts";
+            /** @enum {string} */
+            source: "FLASH" | "SURFACES";
+            flash: string;
+            amount: number;
+            warmth: number;
+        };
+        ClearHaze: {
+            /** @enum {string} */
+            kind: "clear-haze";
+            amount: number;
+            guard: number;
+            saturation: number;
+        };
+        Colour: {
+            /** @enum {string} */
+            kind: "colour";
+            warmer: number;
+            tint: number;
+            saturation: number;
+        };
+        ColourBand: {
+            /** @enum {string} */
+            kind: "colour-band";
+            look: components["schemas"]["Look"];
+            picks: components["schemas"]["Pick"][];
+            hue: number;
+            chroma: number;
+            softness: number;
+        };
+        Detail: {
+            /** @enum {string} */
+            kind: "detail";
+            contrast: number;
+            fine: number;
+        };
+        Ellipse: {
+            /** @enum {string} */
+            kind: "ellipse";
+            centre: components["schemas"]["Point"];
+            wide: number;
+            high: number;
+            turn: number;
+            softness: number;
+        };
+        EvenBlend: {
+            /** @enum {string} */
+            kind: "even-blend";
+            frames: string[];
+            contrast: number;
+            saturation: number;
+            exposedness: number;
+            oneWhereMoving: boolean;
+            chosen: components["schemas"]["Chosen"][];
+            calm: number;
+            towards: string;
+        };
+        EvenOut: {
+            /** @enum {string} */
+            kind: "even-out";
+            amount: number;
+            reach: number;
+        };
+        Fill: {
+            /** @enum {string} */
+            kind: "fill";
+            amount: number;
+            upTo: number;
+            contrast: number;
+            saturation: number;
+        };
+        FlashTrouble: {
+            /** @enum {string} */
+            kind: "flash-trouble";
+            flash: string;
+            /** @enum {string} */
+            trouble: "HOT_SPOT" | "HARD_SHADOW";
+            least: number;
+        };
+        Gate: {
+            from: number;
+            full: number;
+            fullTo: number;
+            to: number;
+        };
+        Glow: {
+            /** @enum {string} */
+            kind: "glow";
+            light: number;
+            warmer: number;
+            soften: number;
+        };
+        Ground: components["schemas"]["EvenBlend"] | components["schemas"]["OneFrame"] | components["schemas"]["RadianceMerge"];
+        Group: {
+            id: string;
+            name: string;
+            on: boolean;
+            where: components["schemas"]["Where"];
+            strength: number;
+        };
+        HueBand: {
+            /** @enum {string} */
+            kind: "hue-band";
+            hue: number;
+            width: number;
+            saturation: number;
+            lightness: number;
+            turn: number;
+        };
+        LayFrame: {
+            /** @enum {string} */
+            kind: "lay-frame";
+            frame: string;
+            /** @enum {string} */
+            mode: "NORMAL" | "LIGHTEN" | "DARKEN" | "MULTIPLY" | "SCREEN" | "SOFT_LIGHT" | "LUMINOSITY" | "COLOUR";
+            exposure: number;
+            warmer: number;
+            tint: number;
+            highlights: number;
+            shadows: number;
+            contrast: number;
+            saturation: number;
+        };
+        Levels: {
+            /** @enum {string} */
+            kind: "levels";
+            /** @enum {string} */
+            on: "LIGHTNESS" | "ALL_CHANNELS" | "RED" | "GREEN" | "BLUE";
+            white: number;
+            black: number;
+            gamma: number;
+        };
+        Look: {
+            /** @enum {string} */
+            from: "GROUND" | "FRAME" | "BELOW";
+            frame: string;
+        };
+        Loop: {
+            /** @enum {string} */
+            kind: "loop";
+            path: string;
+        };
+        MixLight: {
+            /** @enum {string} */
+            kind: "mix-light";
+            with: string;
+            without: string;
+            light: number;
+            warmer: number;
+            tint: number;
+        };
+        Move: components["schemas"]["BringFrame"] | components["schemas"]["RestoreLight"] | components["schemas"]["LayFrame"] | components["schemas"]["MixLight"] | components["schemas"]["ShareFlash"] | components["schemas"]["Glow"] | components["schemas"]["Tone"] | components["schemas"]["Levels"] | components["schemas"]["ToneCurve"] | components["schemas"]["Fill"] | components["schemas"]["ClearCasts"] | components["schemas"]["Colour"] | components["schemas"]["HueBand"] | components["schemas"]["Wash"] | components["schemas"]["ClearHaze"] | components["schemas"]["Balance"] | components["schemas"]["EvenOut"] | components["schemas"]["Detail"] | components["schemas"]["Calm"];
+        Moving: {
+            /** @enum {string} */
+            kind: "moving";
+            least: number;
+        };
+        OneFrame: {
+            /** @enum {string} */
+            kind: "one-frame";
+            frame: string;
+        };
+        OtherRegion: {
+            /** @enum {string} */
+            kind: "other-region";
+            region: string;
+        };
+        Outline: {
+            /** @enum {string} */
+            kind: "outline";
+            points: components["schemas"]["Point"][];
+            smooth: boolean;
+        };
+        Panel: {
+            /** @enum {string} */
+            kind: "panel";
+            corners: components["schemas"]["Point"][];
+            softness: number;
+        };
+        Part: {
+            id: string;
+            /** @enum {string} */
+            combine: "ADD" | "TAKE_AWAY" | "OVERLAP";
+            shape: components["schemas"]["Shape"];
+            feather: number;
+            strength: number;
+            invert: boolean;
+            off: boolean;
+        };
+        Pass: {
+            id: string;
+            on: boolean;
+            move: components["schemas"]["Move"];
+            where: components["schemas"]["Where"];
+            gate: components["schemas"]["Gate"];
+            strength: number;
+            why: string;
+            group: string;
+        };
+        Pick: {
+            hue: number;
+            chroma: number;
+        };
+        Proposed: {
+            recipe: components["schemas"]["Recipe"];
+            said: string;
+        };
+        RadianceMerge: {
+            /** @enum {string} */
+            kind: "radiance-merge";
+            frames: string[];
+            exposure: number;
+            compression: number;
+            calm: number;
+            towards: string;
+        };
+        Ramp: {
+            /** @enum {string} */
+            kind: "ramp";
+            from: components["schemas"]["Point"];
+            to: components["schemas"]["Point"];
+        };
+        Recipe: {
+            ground: components["schemas"]["Ground"];
+            regions: components["schemas"]["Region"][];
+            passes: components["schemas"]["Pass"][];
+            groups: components["schemas"]["Group"][];
+        };
+        Region: {
+            id: string;
+            name: string;
+            parts: components["schemas"]["Part"][];
+            grow: number;
+            edge: number;
+            feather: number;
+            density: number;
+            invert: boolean;
+        };
+        RestoreLight: {
+            /** @enum {string} */
+            kind: "restore-light";
+            frame: string;
+            from: number;
+            brightest: number;
+        };
+        Shape: components["schemas"]["Brush"] | components["schemas"]["BurntLight"] | components["schemas"]["ColourBand"] | components["schemas"]["Ellipse"] | components["schemas"]["FlashTrouble"] | components["schemas"]["Outline"] | components["schemas"]["Panel"] | components["schemas"]["Ramp"] | components["schemas"]["WindowFinder"] | components["schemas"]["Loop"] | components["schemas"]["ToneBand"] | components["schemas"]["SimilarColour"] | components["schemas"]["Moving"] | components["schemas"]["OtherRegion"];
+        ShareFlash: {
+            /** @enum {string} */
+            kind: "share-flash";
+            flash: string;
+            ambient: string;
+            share: number;
+            colour: number;
+            warmer: number;
+            tint: number;
+        };
+        SimilarColour: {
+            /** @enum {string} */
+            kind: "similar-colour";
+            look: components["schemas"]["Look"];
+            at: components["schemas"]["Point"];
+            tolerance: number;
+            softness: number;
+            connected: boolean;
+        };
+        Stroke: {
+            radius: number;
+            softness: number;
+            flow: number;
+            takeAway: boolean;
+            stop: number;
+            path: string;
+        };
+        Tone: {
+            /** @enum {string} */
+            kind: "tone";
+            exposure: number;
+            contrast: number;
+            highlights: number;
+            shadows: number;
+            midtones: number;
+        };
+        ToneBand: {
+            /** @enum {string} */
+            kind: "tone-band";
+            look: components["schemas"]["Look"];
+            /** @enum {string} */
+            tones: "LIGHTS" | "DARKS" | "MIDTONES" | "CURVE";
+            exponent: number;
+            less: number;
+            curve: components["schemas"]["Point"][];
+            black: number;
+            white: number;
+        };
+        ToneCurve: {
+            /** @enum {string} */
+            kind: "curve";
+            /** @enum {string} */
+            on: "LIGHTNESS" | "ALL_CHANNELS" | "RED" | "GREEN" | "BLUE";
+            points: components["schemas"]["Point"][];
+        };
+        Wash: {
+            /** @enum {string} */
+            kind: "wash";
+            hue: number;
+            saturation: number;
+            amount: number;
+        };
+        Where: {
+            region: string;
+            outside: boolean;
+        };
+        WindowFinder: {
+            /** @enum {string} */
+            kind: "window-finder";
+            grow: number;
+        };
         Thing: {
             at: components["schemas"]["Point"];
             /** Format: double */
@@ -755,308 +1147,6 @@ export interface components {
             name: string;
             controls: components["schemas"]["Number"][];
         };
-        Recipe: {
-            ground: components["schemas"]["Ground"];
-            regions: components["schemas"]["Region"][];
-            passes: components["schemas"]["Pass"][];
-            groups: components["schemas"]["Group"][];
-        };
-        Ground: components["schemas"]["EvenBlend"] | components["schemas"]["OneFrame"] | components["schemas"]["RadianceMerge"];
-        Chosen: {
-            at: components["schemas"]["Point"];
-            frame: string;
-        };
-        EvenBlend: {
-            /** @enum {string} */
-            kind: "even-blend";
-            frames: string[];
-            contrast: number;
-            saturation: number;
-            exposedness: number;
-            oneWhereMoving: boolean;
-            chosen: components["schemas"]["Chosen"][];
-            calm: number;
-            towards: string;
-        };
-        OneFrame: {
-            /** @enum {string} */
-            kind: "one-frame";
-            frame: string;
-        };
-        RadianceMerge: {
-            /** @enum {string} */
-            kind: "radiance-merge";
-            frames: string[];
-            exposure: number;
-            compression: number;
-            calm: number;
-            towards: string;
-        };
-        Region: {
-            id: string;
-            name: string;
-            parts: components["schemas"]["Part"][];
-            grow: number;
-            edge: number;
-            feather: number;
-            density: number;
-            invert: boolean;
-        };
-        Part: {
-            id: string;
-            /** @enum {string} */
-            combine: "ADD" | "TAKE_AWAY" | "OVERLAP";
-            shape: components["schemas"]["Shape"];
-            feather: number;
-            strength: number;
-            invert: boolean;
-            off: boolean;
-        };
-        Shape: components["schemas"]["Brush"] | components["schemas"]["BurntLight"] | components["schemas"]["ColourBand"] | components["schemas"]["Ellipse"] | components["schemas"]["FlashTrouble"] | components["schemas"]["Outline"] | components["schemas"]["Panel"] | components["schemas"]["Ramp"] | components["schemas"]["WindowFinder"] | components["schemas"]["Loop"] | components["schemas"]["ToneBand"] | components["schemas"]["SimilarColour"] | components["schemas"]["Moving"] | components["schemas"]["OtherRegion"];
-        Stroke: {
-            radius: number;
-            softness: number;
-            flow: number;
-            takeAway: boolean;
-            stop: number;
-            path: string;
-        };
-        Brush: {
-            /** @enum {string} */
-            kind: "brush";
-            strokes: components["schemas"]["Stroke"][];
-            ceiling: number;
-            limit: string;
-        };
-        BurntLight: {
-            /** @enum {string} */
-            kind: "burnt-light";
-            frame: string;
-            reach: number;
-            bloom: number;
-        };
-        Look: {
-            /** @enum {string} */
-            from: "GROUND" | "FRAME" | "BELOW";
-            frame: string;
-        };
-        Pick: {
-            hue: number;
-            chroma: number;
-        };
-        ColourBand: {
-            /** @enum {string} */
-            kind: "colour-band";
-            look: components["schemas"]["Look"];
-            picks: components["schemas"]["Pick"][];
-            hue: number;
-            chroma: number;
-            softness: number;
-        };
-        Ellipse: {
-            /** @enum {string} */
-            kind: "ellipse";
-            centre: components["schemas"]["Point"];
-            wide: number;
-            high: number;
-            turn: number;
-            softness: number;
-        };
-        FlashTrouble: {
-            /** @enum {string} */
-            kind: "flash-trouble";
-            flash: string;
-            /** @enum {string} */
-            trouble: "HOT_SPOT" | "HARD_SHADOW";
-            least: number;
-        };
-        Outline: {
-            /** @enum {string} */
-            kind: "outline";
-            points: components["schemas"]["Point"][];
-            smooth: boolean;
-        };
-        Panel: {
-            /** @enum {string} */
-            kind: "panel";
-            corners: components["schemas"]["Point"][];
-            softness: number;
-        };
-        Ramp: {
-            /** @enum {string} */
-            kind: "ramp";
-            from: components["schemas"]["Point"];
-            to: components["schemas"]["Point"];
-        };
-        WindowFinder: {
-            /** @enum {string} */
-            kind: "window-finder";
-            grow: number;
-        };
-        Loop: {
-            /** @enum {string} */
-            kind: "loop";
-            path: string;
-        };
-        ToneBand: {
-            /** @enum {string} */
-            kind: "tone-band";
-            look: components["schemas"]["Look"];
-            /** @enum {string} */
-            tones: "LIGHTS" | "DARKS" | "MIDTONES" | "CURVE";
-            exponent: number;
-            less: number;
-            curve: components["schemas"]["Point"][];
-            black: number;
-            white: number;
-        };
-        SimilarColour: {
-            /** @enum {string} */
-            kind: "similar-colour";
-            look: components["schemas"]["Look"];
-            at: components["schemas"]["Point"];
-            tolerance: number;
-            softness: number;
-            connected: boolean;
-        };
-        Moving: {
-            /** @enum {string} */
-            kind: "moving";
-            least: number;
-        };
-        OtherRegion: {
-            /** @enum {string} */
-            kind: "other-region";
-            region: string;
-        };
-        Pass: {
-            id: string;
-            on: boolean;
-            move: components["schemas"]["Move"];
-            where: components["schemas"]["Where"];
-            gate: components["schemas"]["Gate"];
-            strength: number;
-            why: string;
-            group: string;
-        };
-        Move: components["schemas"]["BringFrame"] | components["schemas"]["RestoreLight"] | components["schemas"]["LayFrame"] | components["schemas"]["MixLight"] | components["schemas"]["ShareFlash"] | components["schemas"]["Tone"] | components["schemas"]["ClearCasts"] | components["schemas"]["Colour"] | components["schemas"]["ClearHaze"] | components["schemas"]["Balance"] | components["schemas"]["EvenOut"] | components["schemas"]["Calm"];
-        BringFrame: {
-            /** @enum {string} */
-            kind: "bring-frame";
-            frame: string;
-            over: number;
-            edge: number;
-            warmer: number;
-            tint: number;
-            saturation: number;
-        };
-        RestoreLight: {
-            /** @enum {string} */
-            kind: "restore-light";
-            frame: string;
-            from: number;
-            brightest: number;
-        };
-        LayFrame: {
-            /** @enum {string} */
-            kind: "lay-frame";
-            frame: string;
-            /** @enum {string} */
-            mode: "NORMAL" | "LIGHTEN" | "DARKEN" | "MULTIPLY" | "SCREEN" | "SOFT_LIGHT" | "LUMINOSITY" | "COLOUR";
-            exposure: number;
-            warmer: number;
-            tint: number;
-            highlights: number;
-            shadows: number;
-            contrast: number;
-            saturation: number;
-        };
-        MixLight: {
-            /** @enum {string} */
-            kind: "mix-light";
-            with: string;
-            without: string;
-            light: number;
-            warmer: number;
-            tint: number;
-        };
-        ShareFlash: {
-            /** @enum {string} */
-            kind: "share-flash";
-            flash: string;
-            ambient: string;
-            share: number;
-            colour: number;
-            warmer: number;
-            tint: number;
-        };
-        Tone: {
-            /** @enum {string} */
-            kind: "tone";
-            exposure: number;
-            contrast: number;
-            highlights: number;
-            shadows: number;
-        };
-        ClearCasts: {
-            /** @enum {string} */
-            kind: "clear-casts";
-            /** @enum {string} */
-            source: "FLASH" | "SURFACES";
-            flash: string;
-            amount: number;
-            warmth: number;
-        };
-        Colour: {
-            /** @enum {string} */
-            kind: "colour";
-            warmer: number;
-            tint: number;
-            saturation: number;
-        };
-        ClearHaze: {
-            /** @enum {string} */
-            kind: "clear-haze";
-            amount: number;
-            guard: number;
-            saturation: number;
-        };
-        Balance: {
-            /** @enum {string} */
-            kind: "balance";
-            light: number;
-            warmer: number;
-            tint: number;
-            saturation: number;
-        };
-        EvenOut: {
-            /** @enum {string} */
-            kind: "even-out";
-            amount: number;
-            reach: number;
-        };
-        Calm: {
-            /** @enum {string} */
-            kind: "calm";
-            frame: string;
-        };
-        Where: {
-            region: string;
-            outside: boolean;
-        };
-        Gate: {
-            from: number;
-            full: number;
-            fullTo: number;
-            to: number;
-        };
-        Group: {
-            id: string;
-            name: string;
-            on: boolean;
-            where: components["schemas"]["Where"];
-            strength: number;
-        };
         RecipeState: {
             recipe: components["schemas"]["Recipe"];
             /** Format: int32 */
@@ -1223,6 +1313,33 @@ export interface operations {
                 };
                 content: {
                     "application/json": string;
+                };
+            };
+        };
+    };
+    propose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                stage: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Recipe"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Proposed"];
                 };
             };
         };
@@ -1503,6 +1620,28 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["ViewSheet"];
+                };
+            };
+        };
+    };
+    proposals: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string[];
                 };
             };
         };

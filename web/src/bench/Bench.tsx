@@ -33,6 +33,7 @@ import {
   redo,
   resolve,
   showBefore,
+  ALL,
   undo,
   useBench,
   zoomFit,
@@ -112,6 +113,15 @@ export function Bench() {
   );
 }
 
+/** What is left out while the before is shown. */
+function beforeWords(before: string): string {
+  if (before === ALL) return "the ground alone";
+  const { recipe, kinds } = useBench.getState();
+  const pass = recipe?.passes.find((p) => p.id === before);
+  const kind = kinds.find((k) => k.kind === pass?.move.kind);
+  return `without ${kind ? kind.name.toLowerCase() : before}`;
+}
+
 /** Says that a single frame, or the ground, is being shown instead of the picture. */
 function Alone() {
   const alone = useBench((s) => s.alone);
@@ -130,7 +140,7 @@ function Alone() {
         py: 0.5,
       }}
     >
-      {before ? "Before: the ground alone" : `${frame?.name} alone, Esc returns`}
+      {before ? `Before: ${beforeWords(before)}` : `${frame?.name} alone, Esc returns`}
     </Box>
   );
 }
@@ -219,9 +229,9 @@ function Bar({ onHelp }: { onHelp: () => void }) {
       </Tooltip>
       <Tooltip title="Hold to see the ground alone (B)">
         <Button
-          onPointerDown={() => showBefore(true)}
-          onPointerUp={() => showBefore(false)}
-          onPointerLeave={() => showBefore(false)}
+          onPointerDown={() => showBefore(ALL)}
+          onPointerUp={() => showBefore("")}
+          onPointerLeave={() => showBefore("")}
         >
           Before
         </Button>

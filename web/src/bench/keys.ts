@@ -2,6 +2,7 @@ import { useEffect } from "react";
 import { leave } from "./stage/Handles";
 import { closeOutline } from "./stage/hands/outline";
 import {
+  ALL,
   addRegion,
   nextName,
   put,
@@ -73,7 +74,7 @@ export function useKeys(help: () => void) {
       const soft = (d: number) =>
         put({ brush: { ...s.brush, softness: Math.min(1, Math.max(0, s.brush.softness + d)) } });
       const acts: Record<string, () => void> = {
-        b: () => showBefore(true),
+        b: () => showBefore(ALL),
         v: () => put({ veil: s.veil === "off" ? "veil" : "off" }),
         V: () => put({ veil: s.veil === "mono" ? "veil" : "mono" }),
         z: () => put({ zebra: !s.zebra }),
@@ -119,9 +120,9 @@ export function useKeys(help: () => void) {
       }
     };
     const up = (e: KeyboardEvent) => {
-      if (e.key.toLowerCase() === "b") showBefore(false);
+      if (e.key.toLowerCase() === "b") showBefore("");
     };
-    const blur = () => showBefore(false);
+    const blur = () => showBefore("");
     window.addEventListener("keydown", down);
     window.addEventListener("keyup", up);
     window.addEventListener("blur", blur);

@@ -99,7 +99,8 @@ export interface BenchState {
   readings: ProbeReading[];
   pointer?: ProbeReading;
   alone: string;
-  before: boolean;
+  /** What is left out for as long as a key is held: all passes, those of a stage, or one by its id. */
+  before: string;
   moving: boolean;
   pass: string;
   region: string;
@@ -112,6 +113,8 @@ export interface BenchState {
   veil: "veil" | "mono" | "line" | "tint" | "off";
   tint: string;
   zebra: boolean;
+  /** Whether the zebra shows for as long as a control moves. */
+  clipping: boolean;
   colourOff: boolean;
   /** Whether the picture is looked over for faults. */
   watching: boolean;
@@ -136,7 +139,7 @@ const start: BenchState = {
   board: false,
   readings: [],
   alone: "",
-  before: false,
+  before: "",
   moving: false,
   pass: "",
   region: "",
@@ -149,6 +152,7 @@ const start: BenchState = {
   veil: "veil",
   tint: localStorage.getItem("tint") ?? "#35566f",
   zebra: false,
+  clipping: false,
   colourOff: false,
   watching: false,
   surround: (localStorage.getItem("surround") as BenchState["surround"]) ?? "grey",
@@ -209,6 +213,9 @@ function raster(): Raster | undefined {
   return width > 0 && height > 0 ? { scale, x, y, width, height } : undefined;
 }
 
+/** Before everything: the ground alone. */
+export const ALL = "all";
+
 /** Half as many pixels each way of what a raster shows. */
 function coarser(r: Raster): Raster {
   const { w, h } = geometry();
@@ -227,6 +234,13 @@ function coarser(r: Raster): Raster {
 /** Round trip from which on a moving control is followed on a coarser picture; milliseconds. */
 const PROMPT = 60;
 
+/** Whether a pass is left out of the picture while its before is looked at. */
+function leftOut(pass: Pass): boolean {
+  const { before, kinds } = get();
+  const stage = kinds.find((k) => k.kind === pass.move.kind)?.stage;
+  return before === ALL || before === pass.id || before === stage;
+}
+
 /** Asks for the picture as it now stands: coarse while a control moves, where sharp takes too long. */
 export function refresh() {
   const s = get();
@@ -235,7 +249,7 @@ export function refresh() {
   const draft = s.moving && s.sharpMs > PROMPT;
   preview.picture({
     draft,
-    recipe: s.before ? { ...s.recipe, passes: [] } : s.recipe,
+    recipe: s.before ? { ...s.recipe, passes: s.recipe.passes.filter((p) => !leftOut(p)) } : s.recipe,
     frame: s.alone || undefined,
     raster: draft ? coarser(r) : r,
     // the server compares with the first
@@ -372,7 +386,7 @@ let resting: ReturnType<typeof setTimeout> | undefined;
 
 /** Brings the overlays back, and the picture once more at its best. */
 function rest() {
-  set({ moving: false });
+  set({ moving: false, clipping: false });
   refresh();
 }
 
@@ -469,7 +483,9 @@ export function changePass(id: string, to: Partial<Pass>) {
 
 export function moveControl(id: string, name: string, value: number) {
   clearTimeout(resting);
-  set({ moving: true });
+  const kind = get().recipe?.passes.find((p) => p.id === id)?.move.kind;
+  // a white or black point is judged by what burns and what is blocked
+  set({ moving: true, clipping: kind === "levels" && name !== "gamma" });
   change((r) => ({
     ...r,
     passes: r.passes.map((p) =>
@@ -477,6 +493,14 @@ export function moveControl(id: string, name: string, value: number) {
     ),
   }));
 }
+
+/** A curve that changes nothing yet, in stops. */
+const STRAIGHT: Point[] = [
+  { x: -10, y: -10 },
+  { x: -5, y: -5 },
+  { x: -2.5, y: -2.5 },
+  { x: 0, y: 0 },
+];
 
 /**
  * Adds a pass of a kind with careful values.
@@ -487,6 +511,7 @@ export function addPass(kind: Kind, region: string, given: Record<string, string
   const move: Record<string, unknown> = { kind: kind.kind, ...carefulValues(kind.controls) };
   kind.choices.forEach((c) => (move[c.name] = given[c.name] ?? c.options[0]));
   kind.frames.forEach((name) => (move[name] = given[name] ?? ""));
+  if (kind.kind === "curve") move.points = STRAIGHT;
   const pass: Pass = {
     id: newId(),
     on: true,
@@ -634,6 +659,21 @@ export async function trimRegion(id: string): Promise<number> {
   return less;
 }
 
+/** Adds what the product proposes for a stage; gives one line on what it found. */
+export async function propose(stage: string): Promise<string> {
+  const { recipe, sheet } = get();
+  const made = await ask<{ recipe: Recipe; said: string }>(`/api/views/${sheet!.id}/proposals/${stage}`, {
+    method: "POST",
+    body: recipe,
+  });
+  if (get().recipe !== recipe) return "The recipe was changed meanwhile; ask again.";
+  if (made.recipe.passes.length === recipe!.passes.length) return made.said;
+  change(() => made.recipe);
+  settle();
+  refreshThumbs();
+  return "";
+}
+
 /** The name for the next region. */
 export function nextName(): string {
   const n = get().recipe?.regions.length ?? 0;
@@ -683,7 +723,7 @@ export function showAlone(frame: string) {
   refresh();
 }
 
-export function showBefore(before: boolean) {
+export function showBefore(before: string) {
   if (get().before === before) return;
   set({ before, alone: "" });
   refresh();

@@ -107,3 +107,9 @@ export function framesUsed(recipe: Recipe): string[] {
 export function carefulValues(controls: Control[] = []): Record<string, number> {
   return Object.fromEntries(controls.map((c) => [c.name, c.careful]));
 }
+
+/** The light that comes out neutral when a picture is made warmer by so many mired: 10⁶ K / mired, from 6504 K. */
+export function kelvin(warmer: number): string {
+  const k = 1e6 / Math.max(40, 1e6 / 6504 - warmer);
+  return String(Math.round(k / 10) * 10);
+}

@@ -10,6 +10,8 @@ import { amount } from "../../kit/Scale";
 import { look } from "../../theme";
 import { addGroup, changePass, put, removePass, reorderPass, select, settle, useBench } from "../store";
 import { frameName, gateWords, numbers, strengthWords } from "../words";
+import { CurveEditor } from "./CurveEditor";
+import { HoldBefore } from "./HoldBefore";
 import { FrameChooser, GateEditor, NumberEditor, RegionChooser, StrengthEditor } from "./editors";
 import { Word } from "./Word";
 
@@ -66,6 +68,7 @@ export const PassCard = memo(function PassCard({ pass, kind }: { pass: Pass; kin
           {kind.controls.map((c) => (
             <NumberEditor key={c.name} pass={pass} control={c} />
           ))}
+          {pass.move.kind === "curve" && <CurveEditor pass={pass} move={pass.move} />}
           <StrengthEditor pass={pass} />
           {pass.why && (
             <Typography variant="caption" component="div" sx={{ mt: 0.75 }}>
@@ -80,6 +83,7 @@ export const PassCard = memo(function PassCard({ pass, kind }: { pass: Pass; kin
             <IconButton aria-label="Later" onClick={() => reorderPass(pass.id, 1)}>
               <ArrowDownward sx={small} />
             </IconButton>
+            <HoldBefore of={pass.id} label={kind.name.toLowerCase()} />
             <Box sx={{ flexGrow: 1 }} />
             <IconButton aria-label="Remove this pass" onClick={() => removePass(pass.id)}>
               <DeleteOutline sx={small} />

@@ -11,7 +11,9 @@ import { toldBy } from "../regions/found";
 import { GroundCard } from "./GroundCard";
 import { Groups } from "./Groups";
 import { Lights } from "./Lights";
-import { StageButton } from "./StageButton";
+import { HoldBefore } from "./HoldBefore";
+import { Propose } from "./Propose";
+import { StageButton, StageButtons } from "./StageButton";
 import { PassCard } from "./PassCard";
 import { RegionCard } from "../regions/RegionCard";
 
@@ -23,7 +25,7 @@ function Stage({
 }: {
   number: string;
   name: string;
-  note?: string;
+  note?: ReactNode;
   children?: ReactNode;
 }) {
   return (
@@ -41,7 +43,7 @@ function Stage({
         <Typography variant="h3" component="h2">
           {name}
         </Typography>
-        <Typography variant="body2" color="text.secondary" sx={{ ml: "auto" }}>
+        <Typography variant="body2" component="div" color="text.secondary" sx={{ ml: "auto" }}>
           {note}
         </Typography>
       </Box>
@@ -154,21 +156,30 @@ export function RecipePanel() {
         const kinds = s.kinds.filter((k) => k.stage === stage.name);
         const passes = s.recipe!.passes.filter((p) => kinds.some((k) => k.kind === p.move.kind));
         return (
-          <Stage key={stage.number} {...stage} note={passes.length === 0 ? "–" : undefined}>
+          <Stage
+            key={stage.number}
+            {...stage}
+            note={
+              passes.length === 0 ? "–" : <HoldBefore of={stage.name} label={`the stage ${stage.name}`} />
+            }
+          >
             {passes.map((p) => (
               <PassCard key={p.id} pass={p} kind={kinds.find((k) => k.kind === p.move.kind)!} />
             ))}
             {stage.name === "Lights" && <Lights />}
-            {stage.name === "Colour" && <CastMapButton />}
-            {stage.name === "Balance" && <BoardButton />}
-            {kinds
-              .filter((k) => k.frames.length < 2)
-              .filter((k) => k.frames.length === 0 || k.kind === "clear-casts" || frames.length > 1)
-              .map((k) => (
-                <StageButton key={k.kind} onClick={() => add(k)}>
-                  {passes.some((p) => p.move.kind === k.kind) ? `Another: ${k.name.toLowerCase()}` : k.name}
-                </StageButton>
-              ))}
+            <StageButtons>
+              <Propose stage={stage.name} />
+              {stage.name === "Colour" && <CastMapButton />}
+              {stage.name === "Balance" && <BoardButton />}
+              {kinds
+                .filter((k) => k.frames.length < 2)
+                .filter((k) => k.frames.length === 0 || k.kind === "clear-casts" || frames.length > 1)
+                .map((k) => (
+                  <StageButton key={k.kind} onClick={() => add(k)}>
+                    {passes.some((p) => p.move.kind === k.kind) ? `Another: ${k.name.toLowerCase()}` : k.name}
+                  </StageButton>
+                ))}
+            </StageButtons>
           </Stage>
         );
       })}

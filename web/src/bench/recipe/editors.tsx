@@ -1,8 +1,8 @@
-import { Box, Button, MenuItem, MenuList } from "@mui/material";
+import { Box, Button, MenuItem, MenuList, Typography } from "@mui/material";
 import type { Control, Gate, Pass } from "../../api/client";
 import { Scale } from "../../kit/Scale";
 import { changePass, moveControl, put, settle, useBench } from "../store";
-import { ALL_TONES, frameName, isAll, numbers } from "../words";
+import { ALL_TONES, frameName, isAll, kelvin, numbers } from "../words";
 
 /** Chooses a frame. */
 export function FrameChooser({
@@ -168,19 +168,27 @@ export function GateEditor({ pass }: { pass: Pass }) {
 
 /** One control of a pass, drawn from the catalogue. */
 export function NumberEditor({ pass, control }: { pass: Pass; control: Control }) {
+  const value = numbers(pass.move)[control.name];
   return (
-    <Scale
-      label={control.label}
-      unit={control.unit}
-      from={control.from}
-      to={control.to}
-      step={control.step}
-      careful={control.careful}
-      help={control.help}
-      value={numbers(pass.move)[control.name]}
-      onMove={(v) => moveControl(pass.id, control.name, v)}
-      onSettle={settle}
-    />
+    <>
+      <Scale
+        label={control.label}
+        unit={control.unit}
+        from={control.from}
+        to={control.to}
+        step={control.step}
+        careful={control.careful}
+        help={control.help}
+        value={value}
+        onMove={(v) => moveControl(pass.id, control.name, v)}
+        onSettle={settle}
+      />
+      {control.unit === "mired" && value !== 0 && (
+        <Typography variant="caption" component="div" sx={{ textAlign: "right", mt: -0.5 }}>
+          light of {kelvin(value)} K comes out neutral
+        </Typography>
+      )}
+    </>
   );
 }
 

@@ -17,6 +17,7 @@ const SHOWN = [
   "surround",
   "colourOff",
   "zebra",
+  "clipping",
   "moving",
   "veil",
   "before",

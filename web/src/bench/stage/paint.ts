@@ -17,7 +17,8 @@ export function paint(canvas: HTMLCanvasElement, s: BenchState) {
   c.filter = s.colourOff ? "grayscale(1)" : "none";
   c.drawImage(image, g.ox + raster.x * k, g.oy + raster.y * k, raster.width * k, raster.height * k);
   c.filter = "none";
-  if (s.zebra) zebra(c, g.ox, g.oy, Math.round(g.w * g.scale), Math.round(g.h * g.scale), width, height);
+  if (s.zebra || s.clipping)
+    zebra(c, g.ox, g.oy, Math.round(g.w * g.scale), Math.round(g.h * g.scale), width, height);
   if (!s.moving && s.veil !== "off" && !s.before && !s.alone) veil(c, s);
 }
 

@@ -4,6 +4,7 @@ import illuminar.core.analysis.Analysis;
 import illuminar.core.colour.Lab;
 import illuminar.core.colour.Space;
 import illuminar.core.colour.Srgb;
+import illuminar.core.first.FirstVersion;
 import illuminar.core.frame.Codes;
 import illuminar.core.frame.Frame;
 import illuminar.core.frame.Pyramid;
@@ -17,7 +18,6 @@ import illuminar.core.picture.AreaResize;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
-import illuminar.core.recipe.FirstRecipe;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.render.RenderCache;
 import illuminar.core.render.Renderer;
@@ -54,7 +54,8 @@ final class ViewProof {
     placed = demo.linedUp();
     analysis = demo.analysis(placed);
     renderer = new Renderer(analysis, new RenderCache(300_000_000));
-    recipe = FirstRecipe.of(analysis);
+    recipe =
+        FirstVersion.propose("Windows", FirstVersion.ground(analysis.frames()), renderer).recipe();
     full = renderer.picture(recipe, Raster.whole(analysis.fullWidth(), analysis.fullHeight(), 1));
   }
 

@@ -77,13 +77,44 @@ public final class Catalogue {
               false,
               ShareFlash.class),
           kind(
+              "glow",
+              "Glow of lamps",
+              "Lights",
+              "Let {region} glow by {light}, {warmer} warmer, softened {soften}, on {gate}, at"
+                  + " {strength}.",
+              true,
+              Glow.class),
+          kind(
               "tone",
               "Tone",
               "Tone",
-              "Exposure {exposure}, contrast {contrast}, highlights {highlights}, shadows {shadows}"
-                  + " on {region}, {gate}, at {strength}.",
+              "Exposure {exposure}, contrast {contrast}, highlights {highlights}, midtones"
+                  + " {midtones}, shadows {shadows} on {region}, {gate}, at {strength}.",
               false,
               Tone.class),
+          kind(
+              "levels",
+              "White and black point",
+              "Tone",
+              "White at {white}, black at {black}, gamma {gamma} by {on} on {region}, {gate}, at"
+                  + " {strength}.",
+              false,
+              Levels.class),
+          kind(
+              "curve",
+              "Curve",
+              "Tone",
+              "Curve by {on} on {region}, {gate}, at {strength}.",
+              false,
+              ToneCurve.class),
+          kind(
+              "fill",
+              "Fill",
+              "Tone",
+              "Fill what is darker than {upTo} by {amount}, local contrast {contrast}, saturation"
+                  + " {saturation}, on {region}, {gate}, at {strength}.",
+              false,
+              Fill.class),
           kind(
               "clear-casts",
               "Clear casts",
@@ -100,6 +131,22 @@ public final class Catalogue {
                   + " {strength}.",
               false,
               Colour.class),
+          kind(
+              "hue-band",
+              "Hue band",
+              "Colour",
+              "Hues {width} about {hue}: saturation {saturation}, lightness {lightness}, turned"
+                  + " {turn}, on {region}, {gate}, at {strength}.",
+              false,
+              HueBand.class),
+          kind(
+              "wash",
+              "Wash",
+              "Colour",
+              "Wash {region} with hue {hue}, saturation {saturation}, by {amount}, on {gate}, at"
+                  + " {strength}.",
+              true,
+              Wash.class),
           kind(
               "clear-haze",
               "Clear haze",
@@ -123,6 +170,13 @@ public final class Catalogue {
               "Even out the light along {region} by {amount} over {reach}, on {gate}, at {strength}.",
               true,
               EvenOut.class),
+          kind(
+              "detail",
+              "Detail",
+              "Finish",
+              "Local contrast {contrast}, fine detail {fine} on {region}, {gate}, at {strength}.",
+              true,
+              Detail.class),
           kind(
               "calm",
               "Calm",

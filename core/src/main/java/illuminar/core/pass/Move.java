@@ -16,7 +16,14 @@ public sealed interface Move
         MixLight,
         RestoreLight,
         ShareFlash,
-        Tone {
+        Tone,
+        Detail,
+        Fill,
+        Glow,
+        HueBand,
+        Levels,
+        ToneCurve,
+        Wash {
 
   /** Looks at the picture below and makes everything ready to work on tiles. */
   Ready prepare(Below below);

@@ -13,13 +13,13 @@ import illuminar.core.render.Tones;
 import java.util.Arrays;
 
 /**
- * Exposure, contrast, highlights and shadows.
+ * Exposure, contrast, highlights, shadows and midtones.
  *
- * <p>All four turn into one gain in stops from the pixel's tone, so hue and saturation stay.
- * Shadows and highlights follow the tone of the surroundings (an edge-keeping base of the picture),
- * so texture stays; contrast bends about mid grey and levels out at both ends. The deepest tones
- * are held when shadows are lifted, which keeps them from turning to mud. Base: guided filter (He,
- * Sun, Tang 2010); the weighting curves are our own.
+ * <p>All of them turn into one gain in stops from the pixel's tone, so hue and saturation stay.
+ * Shadows, midtones and highlights follow the tone of the surroundings (an edge-keeping base of the
+ * picture), so texture stays; contrast bends about mid grey and levels out at both ends. The
+ * deepest tones are held when shadows are lifted, which keeps them from turning to mud. Base:
+ * guided filter (He, Sun, Tang 2010); the weighting curves are our own.
  */
 public record Tone(
     @Control(label = "Exposure", unit = "st", from = -5, to = 5, step = 0.05, careful = 0)
@@ -43,13 +43,26 @@ public record Tone(
             step = 1,
             careful = 0,
             help = "Only the dark tones; the deepest are held")
-        double shadows)
+        double shadows,
+    @Control(
+            label = "Midtones",
+            unit = "",
+            from = -100,
+            to = 100,
+            step = 1,
+            careful = 0,
+            help = "About mid grey; both ends stay")
+        double midtones)
     implements Move {
 
   /** Changes nothing. */
-  public static final Tone NONE = new Tone(0, 0, 0, 0);
+  public static final Tone NONE = new Tone(0, 0, 0, 0, 0);
 
   private static final float MID_GREY = -2.4739f;
+
+  /** Stops from mid grey at which a move of the midtones has a quarter of its effect. */
+  private static final float MID_SPAN = 1.8f;
+
   private static final float SPAN = 3f;
   private static final float EDGE = 0.35f;
 
@@ -58,13 +71,25 @@ public record Tone(
     Numbers.check(Tone.class, "contrast", contrast);
     Numbers.check(Tone.class, "highlights", highlights);
     Numbers.check(Tone.class, "shadows", shadows);
+    Numbers.check(Tone.class, "midtones", midtones);
+  }
+
+  /** Midtones left alone. */
+  public Tone(double exposure, double contrast, double highlights, double shadows) {
+    this(exposure, contrast, highlights, shadows, 0);
+  }
+
+  /** Whether the tone of the surroundings counts. */
+  private boolean byPlace() {
+    return highlights != 0 || shadows != 0 || midtones != 0;
   }
 
   /** Gain in stops for a tone and the tone of its surroundings, both in stops below white. */
   public static float gain(Tone tone, float tone2, float base) {
     return (float) tone.exposure
         + bend(tone2, (float) tone.contrast)
-        + lift(base, (float) tone.highlights, (float) tone.shadows);
+        + lift(base, (float) tone.highlights, (float) tone.shadows)
+        + (float) tone.midtones * middle(base);
   }
 
   /** What contrast adds to a tone. */
@@ -76,6 +101,13 @@ public record Tone(
   /** What highlights and shadows add where the surroundings have this tone. */
   private static float lift(float base, float highlights, float shadows) {
     return shadows * 0.015f * dark(base) * held(base) + highlights * 0.012f * light(base);
+  }
+
+  /** What one of midtones adds: most at mid grey. */
+  private static float middle(float base) {
+    float d = (base - MID_GREY) * (1 / MID_SPAN);
+    float s = 1 / (1 + d * d);
+    return 0.01f * s * s;
   }
 
   /** 0 from two stops below white up, 1 from about five below down. */
@@ -114,7 +146,7 @@ public record Tone(
   /** Finds the base of the picture below. */
   @Override
   public Ready prepare(Below below) {
-    Plane stops = shadows != 0 || highlights != 0 ? below.stops() : Plane.of(1, 1);
+    Plane stops = byPlace() ? below.stops() : Plane.of(1, 1);
     int[] box = below.region().box();
     Guided maps =
         stops.width() > 1 && box[0] < box[2]
@@ -130,7 +162,7 @@ public record Tone(
     public void apply(Tile tile, Tones tones, int start) {
       Raster raster = tile.raster();
       int w = raster.width();
-      boolean byPlace = tone.highlights != 0 || tone.shadows != 0;
+      boolean byPlace = tone.byPlace();
       MapRows[] maps =
           byPlace
               ? MapRows.of(fullWidth, fullHeight, raster, this.maps.slope(), this.maps.offset())
@@ -152,6 +184,7 @@ public record Tone(
         if (byPlace) {
           base(maps, j, tones.stops(), at, from, to, work, base);
           addLift(base, from, to, (float) tone.highlights, (float) tone.shadows, work, gain);
+          addMiddle(base, from, to, (float) tone.midtones, gain);
         }
         limit(tile, j, at, from, to, tones.stops(), gain);
         add(gain, at, from, to, tones);
@@ -197,6 +230,14 @@ public record Tone(
       if (highlights != 0) {
         for (int i = from; i < to; i++) {
           gain[i] += highlights * 0.012f * light(base[i]);
+        }
+      }
+    }
+
+    private static void addMiddle(float[] base, int from, int to, float midtones, float[] gain) {
+      if (midtones != 0) {
+        for (int i = from; i < to; i++) {
+          gain[i] += midtones * middle(base[i]);
         }
       }
     }

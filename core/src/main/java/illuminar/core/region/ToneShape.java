@@ -1,8 +1,8 @@
 package illuminar.core.region;
 
 import illuminar.core.colour.Srgb;
+import illuminar.core.filter.MonotoneCubic;
 import illuminar.core.picture.Picture;
-import java.util.Arrays;
 import java.util.List;
 
 /**
@@ -53,34 +53,9 @@ final class ToneShape {
   }
 
   private static double curve(List<Point> points, double v) {
-    double[] x = points.stream().mapToDouble(Point::x).toArray();
-    double[] y = points.stream().mapToDouble(Point::y).toArray();
-    int n = x.length;
-    if (v <= x[0]) {
-      return y[0];
-    }
-    if (v >= x[n - 1]) {
-      return y[n - 1];
-    }
-    double[] step = new double[n - 1];
-    for (int i = 0; i < n - 1; i++) {
-      step[i] = (y[i + 1] - y[i]) / Math.max(1e-6, x[i + 1] - x[i]);
-    }
-    double[] slope = new double[n];
-    slope[0] = step[0];
-    slope[n - 1] = step[n - 2];
-    for (int i = 1; i < n - 1; i++) {
-      slope[i] =
-          step[i - 1] * step[i] <= 0 ? 0 : 2 * step[i - 1] * step[i] / (step[i - 1] + step[i]);
-    }
-    int k = Arrays.binarySearch(x, v);
-    k = Math.min(n - 2, k >= 0 ? k : -k - 2);
-    double h = x[k + 1] - x[k];
-    double t = (v - x[k]) / h;
-    double u = 1 - t;
-    return y[k] * u * u * (1 + 2 * t)
-        + y[k + 1] * t * t * (3 - 2 * t)
-        + h * slope[k] * t * u * u
-        - h * slope[k + 1] * t * t * u;
+    return new MonotoneCubic(
+            points.stream().mapToDouble(Point::x).toArray(),
+            points.stream().mapToDouble(Point::y).toArray())
+        .at(v);
   }
 }

@@ -9,10 +9,10 @@ import illuminar.core.analysis.Analysis;
 import illuminar.core.colour.Space;
 import illuminar.core.colour.Stops;
 import illuminar.core.control.Numbers;
+import illuminar.core.first.FirstVersion;
 import illuminar.core.ground.Ground;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
-import illuminar.core.recipe.FirstRecipe;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.recipe.Sentence;
 import illuminar.core.render.RenderCache;
@@ -30,6 +30,13 @@ class PassTest {
   private static Picture render(Recipe recipe) {
     return new Renderer(ANALYSIS, new RenderCache(50_000_000))
         .picture(recipe, Raster.whole(360, 240, 1));
+  }
+
+  /** The ground and the windows as the product proposes them. */
+  private static Recipe windows() {
+    Renderer renderer = new Renderer(ANALYSIS, new RenderCache(50_000_000));
+    return FirstVersion.propose("Windows", FirstVersion.ground(ANALYSIS.frames()), renderer)
+        .recipe();
   }
 
   private static Recipe tone(Tone tone) {
@@ -107,7 +114,7 @@ class PassTest {
   /** The window pass: the view stands where it is told to, and bars are as bright as without it. */
   @Test
   void theViewStandsOverTheRoomByTheStopsAskedFor() {
-    Recipe first = FirstRecipe.of(ANALYSIS);
+    Recipe first = windows();
     Pass window = first.passes().get(0);
     double low = mean(render(over(first, window, 0)));
     double high = mean(render(over(first, window, 1)));
@@ -146,7 +153,7 @@ class PassTest {
    */
   @Test
   void noRimIsLeftBesideThePanes() {
-    Picture p = render(FirstRecipe.of(ANALYSIS));
+    Picture p = render(windows());
     double left = 360 * 0.30;
     for (int y = 70; y < 95; y++) {
       float wall = p.g()[y * 360 + (int) left - 8];
@@ -160,7 +167,7 @@ class PassTest {
 
   @Test
   void firstRecipeFindsTheWindowAndSaysWhy() {
-    Recipe first = FirstRecipe.of(ANALYSIS);
+    Recipe first = windows();
     assertThat(first.passes()).hasSize(1);
     assertThat(first.passes().get(0).why()).contains("4 panes");
     assertThat(Sentence.of(first.passes().get(0), first, id -> "window frame −4"))

@@ -52,11 +52,16 @@ final class OlderRecipes {
     if (!pass.has("group")) {
       pass.put("group", "");
     }
-    if (pass.path("move") instanceof ObjectNode move
-        && move.path("kind").asString("").equals("bring-frame")) {
-      number(move, "warmer", 0);
-      number(move, "tint", 0);
-      number(move, "saturation", 1);
+    if (pass.path("move") instanceof ObjectNode move) {
+      switch (move.path("kind").asString("")) {
+        case "bring-frame" -> {
+          number(move, "warmer", 0);
+          number(move, "tint", 0);
+          number(move, "saturation", 1);
+        }
+        case "tone" -> number(move, "midtones", 0);
+        default -> {}
+      }
     }
   }
 

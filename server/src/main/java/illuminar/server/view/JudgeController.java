@@ -1,6 +1,8 @@
 package illuminar.server.view;
 
 import illuminar.core.analysis.Casts;
+import illuminar.core.first.FirstVersion;
+import illuminar.core.first.Proposal;
 import illuminar.core.ground.Ground;
 import illuminar.core.ground.MovingThings;
 import illuminar.core.recipe.Recipe;
@@ -89,6 +91,37 @@ class JudgeController {
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     ImageIO.write(image, "png", out);
     return out.toByteArray();
+  }
+
+  /**
+   * A recipe with what is proposed for a stage, or with all of them anew.
+   *
+   * @param said one line on what was found
+   */
+  record Proposed(@Schema(ref = "#/components/schemas/Recipe") Recipe recipe, String said) {}
+
+  /** The stages for which something can be proposed. */
+  @GetMapping("/proposals")
+  List<String> proposals(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
+    shoots.ownedView(member.studio(), id);
+    return FirstVersion.stages();
+  }
+
+  /** What is proposed for a stage of a recipe. */
+  @PostMapping(value = "/proposals/{stage}", produces = MediaType.APPLICATION_JSON_VALUE)
+  @io.swagger.v3.oas.annotations.responses.ApiResponse(
+      responseCode = "200",
+      content = @Content(schema = @Schema(implementation = Proposed.class)))
+  String propose(
+      @AuthenticationPrincipal Member member,
+      @PathVariable UUID id,
+      @PathVariable String stage,
+      @io.swagger.v3.oas.annotations.parameters.RequestBody(
+              content = @Content(schema = @Schema(ref = "#/components/schemas/Recipe")))
+          @RequestBody
+          String recipe) {
+    Proposal made = FirstVersion.propose(stage, json.read(recipe), renderer(member, id));
+    return json.write(new Proposed(made.recipe(), made.said()));
   }
 
   /** A region without the parts and strokes that make no difference. */

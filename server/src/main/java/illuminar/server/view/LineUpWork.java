@@ -1,6 +1,7 @@
 package illuminar.server.view;
 
 import illuminar.core.analysis.Analysis;
+import illuminar.core.first.FirstVersion;
 import illuminar.core.frame.Frame;
 import illuminar.core.frame.Frames;
 import illuminar.core.frame.Pyramid;
@@ -8,7 +9,8 @@ import illuminar.core.frame.Response;
 import illuminar.core.frame.Role;
 import illuminar.core.lineup.LineUp;
 import illuminar.core.lineup.ResponseEstimate;
-import illuminar.core.recipe.FirstRecipe;
+import illuminar.core.render.RenderCache;
+import illuminar.core.render.Renderer;
 import illuminar.server.recipe.RecipeJson;
 import illuminar.server.recipe.RecipeService;
 import illuminar.server.shoot.FrameRow;
@@ -29,6 +31,9 @@ public class LineUpWork {
   public interface Steps {
     void at(int done, int total, String doing);
   }
+
+  /** Bytes kept while the first version is worked out. */
+  private static final long FIRST_CACHE = 100_000_000;
 
   private final Views views;
   private final FrameRows frames;
@@ -81,10 +86,10 @@ public class LineUpWork {
       r.placed(p.toFrame(), p.spread(), p.sure());
       lined.add(new Frame(r.id().toString(), r.role(), r.stops(), p.toFrame(), pyramids.get(i)));
     }
-    steps.at(total - 1, total, view.name() + ": finding windows");
+    steps.at(total - 1, total, view.name() + ": making a first version");
     Response response = response(lined, rows, view);
     Analysis analysis = new Analysis(new Frames(lined, view.anchorId().toString(), response));
-    var recipe = FirstRecipe.of(analysis);
+    var recipe = FirstVersion.of(new Renderer(analysis, new RenderCache(FIRST_CACHE)));
     String table = json.write(response.table256());
     transaction.executeWithoutResult(
         s -> {

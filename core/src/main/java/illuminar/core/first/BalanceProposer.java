@@ -1,0 +1,57 @@
+package illuminar.core.first;
+
+import illuminar.core.balance.Solve;
+import illuminar.core.colour.Lab;
+import illuminar.core.pass.Balance;
+import illuminar.core.pass.Where;
+import illuminar.core.recipe.Recipe;
+import illuminar.core.render.Renderer;
+import java.util.List;
+import java.util.Locale;
+
+/** What light surfaces still lean by together, taken out as a careful hand would: most of it. */
+final class BalanceProposer implements Proposer {
+  /** Lean of light surfaces together that nobody sees. */
+  private static final double LEAST = 1;
+
+  /** The trade takes 75 to 80 % of a correction (common practice, no source). */
+  private static final double SHARE = 0.8;
+
+  private static final int PICKS = 400;
+
+  @Override
+  public Proposal propose(Recipe recipe, Renderer renderer) {
+    Seen seen = Seen.of(recipe, renderer);
+    List<Lab> picks = seen.nearlyNeutral(PICKS);
+    if (picks.size() < PICKS / 4) {
+      return Proposal.none(recipe, "Too little of the picture is nearly neutral.");
+    }
+    double a = picks.stream().mapToDouble(Lab::a).average().orElse(0);
+    double b = picks.stream().mapToDouble(Lab::b).average().orElse(0);
+    if (Math.hypot(a, b) < LEAST) {
+      return Proposal.none(
+          recipe,
+          String.format(
+              Locale.ROOT, "Light surfaces are neutral together: a* %.1f, b* %.1f.", a, b));
+    }
+    Balance move = Solve.neutral(picks).move();
+    String why =
+        String.format(
+            Locale.ROOT,
+            "Light surfaces lean together by a* %+.1f, b* %+.1f; most of it is taken out.",
+            a,
+            b);
+    Draft draft = new Draft(recipe);
+    draft.pass(
+        "balance",
+        new Balance(0, Math.round(move.warmer()), Math.round(move.tint()), 1),
+        recipe.regions().stream()
+            .filter(Seen::windows)
+            .findFirst()
+            .map(r -> new Where(r.id(), true))
+            .orElse(Where.EVERYWHERE),
+        SHARE,
+        why);
+    return new Proposal(draft.done(), why);
+  }
+}

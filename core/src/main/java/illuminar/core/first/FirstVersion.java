@@ -1,0 +1,73 @@
+package illuminar.core.first;
+
+import illuminar.core.frame.Frame;
+import illuminar.core.frame.Frames;
+import illuminar.core.ground.Ground;
+import illuminar.core.recipe.Recipe;
+import illuminar.core.render.Renderer;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * What the product makes of a view by itself: ground, windows, lamps, tone, casts and balance, in
+ * the order of work. Every pass is an ordinary one and says why it is there.
+ */
+public final class FirstVersion {
+  private static final Map<String, List<Proposer>> STAGES = new LinkedHashMap<>();
+
+  static {
+    STAGES.put("Windows", List.of(new WindowsProposer(), new LampsProposer()));
+    STAGES.put("Tone", List.of(new ToneProposer()));
+    STAGES.put("Colour", List.of(new CastsProposer()));
+    STAGES.put("Balance", List.of(new BalanceProposer()));
+  }
+
+  private FirstVersion() {}
+
+  /** The stages for which something can be proposed. */
+  public static List<String> stages() {
+    return List.copyOf(STAGES.keySet());
+  }
+
+  /** The ground alone: an even blend, or the one frame that there is. */
+  public static Recipe ground(Frames frames) {
+    List<Frame> ambient = frames.ambient();
+    String anchor = frames.anchor();
+    Ground ground =
+        ambient.size() < 2
+            ? new Ground.OneFrame(anchor)
+            : new Ground.EvenBlend(
+                ambient.stream().map(Frame::id).toList(), 1, 1, 1, true, List.of(), 0, anchor);
+    return new Recipe(ground, List.of(), List.of());
+  }
+
+  /** A complete first recipe. */
+  public static Recipe of(Renderer renderer) {
+    Recipe recipe = ground(renderer.analysis().frames());
+    for (String stage : STAGES.keySet()) {
+      recipe = propose(stage, recipe, renderer).recipe();
+    }
+    return recipe;
+  }
+
+  /**
+   * What is proposed for one stage of a recipe as it stands.
+   *
+   * @throws IllegalArgumentException if nothing is ever proposed for the stage
+   */
+  public static Proposal propose(String stage, Recipe recipe, Renderer renderer) {
+    List<Proposer> proposers = STAGES.get(stage);
+    if (proposers == null) {
+      throw new IllegalArgumentException("nothing is proposed for the stage " + stage);
+    }
+    Recipe done = recipe;
+    StringBuilder said = new StringBuilder();
+    for (Proposer p : proposers) {
+      Proposal proposal = p.propose(done, renderer);
+      done = proposal.recipe();
+      said.append(said.isEmpty() ? "" : " ").append(proposal.said());
+    }
+    return new Proposal(done, said.toString());
+  }
+}

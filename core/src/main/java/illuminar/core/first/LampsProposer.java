@@ -1,0 +1,80 @@
+package illuminar.core.first;
+
+import illuminar.core.analysis.Analysis;
+import illuminar.core.frame.Frame;
+import illuminar.core.pass.RestoreLight;
+import illuminar.core.pass.Where;
+import illuminar.core.picture.Picture;
+import illuminar.core.recipe.Recipe;
+import illuminar.core.region.Part;
+import illuminar.core.region.Region;
+import illuminar.core.region.Shape;
+import illuminar.core.render.Renderer;
+import java.util.Comparator;
+import java.util.Locale;
+
+/** Lamps and other burnt light beside the windows, restored from the darkest frame. */
+final class LampsProposer implements Proposer {
+  private static final float BURNT = 0.97f;
+
+  /** Share of the picture below which burnt spots are left alone. */
+  private static final double LEAST = 0.0003;
+
+  /** Stops by which the darker frame must be darker to hold anything. */
+  private static final double DARKER = 1.5;
+
+  private static final double BLOOM = 12;
+
+  /** Pixels by which panes are kept clear of. */
+  private static final double APART = 6;
+
+  @Override
+  public Proposal propose(Recipe recipe, Renderer renderer) {
+    Analysis analysis = renderer.analysis();
+    Frame anchor = analysis.frames().anchorFrame();
+    Frame darkest =
+        analysis.frames().ambient().stream().min(Comparator.comparingDouble(Frame::stops)).get();
+    if (anchor.stops() - darkest.stops() < DARKER) {
+      return Proposal.none(recipe, "No frame is dark enough to hold what is burnt.");
+    }
+    Draft draft = new Draft(recipe);
+    Shape.BurntLight burnt = new Shape.BurntLight(anchor.id(), 0.4, BLOOM);
+    Region region =
+        recipe.regions().stream().anyMatch(Seen::windows)
+            ? draft.region(
+                "burnt-light",
+                "Burnt light",
+                Draft.add("burnt", burnt),
+                Draft.takeAway("panes", new Shape.WindowFinder(APART)))
+            : draft.region(
+                "burnt-light", "Burnt light", new Part("burnt", Part.Combine.ADD, burnt));
+    double share = burnt(draft.done(), region, renderer, anchor);
+    if (share < LEAST) {
+      return Proposal.none(recipe, "Hardly anything is burnt beside the windows.");
+    }
+    String why =
+        String.format(
+            Locale.ROOT,
+            "%.2f %% of the picture is burnt beside the windows; the frame %.0f stops darker holds"
+                + " it.",
+            100 * share,
+            anchor.stops() - darkest.stops());
+    draft.pass(
+        "lamps", new RestoreLight(darkest.id(), -1.2, -0.1), new Where(region.id(), false), 1, why);
+    return new Proposal(draft.done(), why);
+  }
+
+  /** Share of the picture that is burnt within the region. */
+  private static double burnt(Recipe recipe, Region region, Renderer renderer, Frame anchor) {
+    Analysis analysis = renderer.analysis();
+    float[] in = renderer.region(recipe, region.id(), analysis.raster()).copy();
+    Picture p = analysis.draw(anchor.id(), analysis.raster());
+    double sum = 0;
+    for (int i = 0; i < in.length; i++) {
+      if (Math.max(p.r()[i], Math.max(p.g()[i], p.b()[i])) > BURNT) {
+        sum += in[i];
+      }
+    }
+    return sum / in.length;
+  }
+}

@@ -1,0 +1,85 @@
+package illuminar.core.first;
+
+import illuminar.core.analysis.Analysis;
+import illuminar.core.colour.Lab;
+import illuminar.core.colour.Stops;
+import illuminar.core.picture.Picture;
+import illuminar.core.picture.Raster;
+import illuminar.core.recipe.Recipe;
+import illuminar.core.region.Region;
+import illuminar.core.region.Shape;
+import illuminar.core.render.Renderer;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Random;
+
+/** A picture as it stands, small, with what is seen through windows told apart. */
+final class Seen {
+  private static final int LONG_EDGE = 360;
+
+  /** Chroma up to which a surface may be a white one under a cast. */
+  private static final double NEUTRAL = 20;
+
+  private final Picture picture;
+  private final float[] outside;
+
+  private Seen(Picture picture, float[] outside) {
+    this.picture = picture;
+    this.outside = outside;
+  }
+
+  static Seen of(Recipe recipe, Renderer renderer) {
+    Analysis analysis = renderer.analysis();
+    Raster raster = Raster.fitted(analysis.fullWidth(), analysis.fullHeight(), LONG_EDGE);
+    Picture picture = renderer.picture(recipe, raster);
+    float[] outside = new float[raster.pixels()];
+    for (Region region : recipe.regions()) {
+      if (windows(region)) {
+        float[] share = renderer.region(recipe, region.id(), raster).copy();
+        for (int i = 0; i < outside.length; i++) {
+          outside[i] = Math.max(outside[i], share[i]);
+        }
+      }
+    }
+    return new Seen(picture, outside);
+  }
+
+  /** Whether a region is that of the windows. */
+  static boolean windows(Region region) {
+    return !region.parts().isEmpty() && region.parts().get(0).shape() instanceof Shape.WindowFinder;
+  }
+
+  /** Tones of the room, in stops below white, from dark to light. */
+  float[] tones() {
+    float[] tones = new float[outside.length];
+    int n = 0;
+    for (int i = 0; i < outside.length; i++) {
+      if (outside[i] < 0.5f) {
+        tones[n++] = Stops.of(picture.luminanceAt(i));
+      }
+    }
+    float[] sorted = Arrays.copyOf(tones, n);
+    Arrays.sort(sorted);
+    return sorted;
+  }
+
+  /** Light surfaces of the room that may be white ones under a cast: some of them, by chance. */
+  List<Lab> nearlyNeutral(int most) {
+    Random chance = new Random(1);
+    List<Lab> all = new ArrayList<>();
+    for (int i = 0; i < outside.length; i++) {
+      Lab lab = Lab.ofWork(picture.r()[i], picture.g()[i], picture.b()[i]);
+      if (outside[i] < 0.01f && lab.l() > 40 && lab.l() < 97 && lab.chroma() < NEUTRAL) {
+        all.add(lab);
+      }
+    }
+    java.util.Collections.shuffle(all, chance);
+    return all.subList(0, Math.min(most, all.size()));
+  }
+
+  /** Share of the room's pixels that {@link #nearlyNeutral} chooses from, 0 to 1. */
+  double neutralShare() {
+    return (double) nearlyNeutral(Integer.MAX_VALUE).size() / Math.max(1, outside.length);
+  }
+}

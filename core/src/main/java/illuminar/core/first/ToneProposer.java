@@ -1,0 +1,111 @@
+package illuminar.core.first;
+
+import illuminar.core.pass.Tone;
+import illuminar.core.pass.Where;
+import illuminar.core.recipe.Recipe;
+import illuminar.core.render.Renderer;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+
+/**
+ * A careful first setting of the tones from where the room's tones lie; each value is explained.
+ *
+ * <p>The aims are the trade's (a bright room whose lights keep their detail; common practice, no
+ * source).
+ */
+final class ToneProposer implements Proposer {
+  /** Tone that the room's median comes to: L* 62. */
+  private static final double MIDDLE = -1.72;
+
+  /** Tone that all but the lightest hundredth stay below. */
+  private static final double LIGHT = -0.2;
+
+  /** Tone that the darkest tenth is lifted towards. */
+  private static final double DARK = -4.5;
+
+  /** Stops from the darkest to the lightest tenth below which a picture looks flat. */
+  private static final double FLAT = 3.2;
+
+  private static final double LEAST = 0.05;
+
+  @Override
+  public Proposal propose(Recipe recipe, Renderer renderer) {
+    float[] tones = Seen.of(recipe, renderer).tones();
+    if (tones.length == 0) {
+      return Proposal.none(recipe, "There is nothing beside the windows.");
+    }
+    double exposure = rounded(bounded(0.85 * (MIDDLE - at(tones, 0.5)), -0.8, 2.5), 0.05);
+    double over = at(tones, 0.99) + exposure - LIGHT;
+    double highlights = rounded(-bounded(over / 0.012, 0, 70), 1);
+    double under = DARK - at(tones, 0.1) - exposure;
+    double shadows = rounded(bounded(0.5 * under / 0.015, 0, 45), 1);
+    double spread = at(tones, 0.9) - at(tones, 0.1);
+    double contrast = rounded(bounded((FLAT - spread) * 8, 0, 20), 1);
+    List<String> why = new ArrayList<>();
+    if (Math.abs(exposure) > LEAST) {
+      why.add(
+          String.format(
+              Locale.ROOT,
+              "half of the room lies below %.1f stops, so exposure %+.2f",
+              at(tones, 0.5),
+              exposure));
+    } else {
+      exposure = 0;
+    }
+    if (highlights < 0) {
+      why.add(
+          String.format(
+              Locale.ROOT,
+              "the lightest would stand at %+.1f stops, so highlights %.0f",
+              at(tones, 0.99) + exposure,
+              highlights));
+    }
+    if (shadows > 0) {
+      why.add(
+          String.format(
+              Locale.ROOT,
+              "a tenth lies below %.1f stops, so shadows %+.0f, the deepest held",
+              at(tones, 0.1) + exposure,
+              shadows));
+    }
+    if (contrast > 0) {
+      why.add(
+          String.format(
+              Locale.ROOT,
+              "tones spread over %.1f stops only, so contrast %+.0f",
+              spread,
+              contrast));
+    }
+    if (why.isEmpty()) {
+      return Proposal.none(recipe, "The tones lie well as they are.");
+    }
+    String said = String.join("; ", why) + ".";
+    said = said.substring(0, 1).toUpperCase(Locale.ROOT) + said.substring(1);
+    Draft draft = new Draft(recipe);
+    draft.pass(
+        "tone",
+        new Tone(exposure, contrast, highlights, shadows),
+        recipe.regions().stream()
+            .filter(Seen::windows)
+            .findFirst()
+            .map(r -> new Where(r.id(), true))
+            .orElse(Where.EVERYWHERE),
+        1,
+        said);
+    return new Proposal(draft.done(), said);
+  }
+
+  private static double at(float[] tones, double share) {
+    return tones[(int) Math.min(tones.length - 1, share * tones.length)];
+  }
+
+  private static double bounded(double v, double from, double to) {
+    return Math.max(from, Math.min(to, v));
+  }
+
+  private static double rounded(double v, double step) {
+    double r = Math.round(v / step) * step;
+    return r == 0 ? 0 : Math.round(r * 100) / 100.0;
+  }
+}

@@ -1,0 +1,48 @@
+package illuminar.core.first;
+
+import illuminar.core.analysis.Panes;
+import illuminar.core.pass.BringFrame;
+import illuminar.core.pass.Where;
+import illuminar.core.recipe.Recipe;
+import illuminar.core.region.Region;
+import illuminar.core.region.Shape;
+import illuminar.core.render.Renderer;
+import java.util.Locale;
+
+/** The view, brought in where panes are burnt in the room's frame and clear in another. */
+final class WindowsProposer implements Proposer {
+  static final String REGION = "window-panes";
+
+  /** How much brighter than the room the view stands, stops. */
+  private static final double OVER = 0.9;
+
+  private static final double EDGE = 4;
+
+  @Override
+  public Proposal propose(Recipe recipe, Renderer renderer) {
+    if (renderer.analysis().frames().ambient().size() < 2) {
+      return Proposal.none(recipe, "Windows need a second ambient or window frame.");
+    }
+    Panes panes = renderer.analysis().panes();
+    if (panes.count() == 0) {
+      return Proposal.none(
+          recipe, "No pane is burnt in the room's frame and clear in a darker one.");
+    }
+    String why =
+        String.format(
+            Locale.ROOT,
+            "%d panes, %.1f %% of the picture, are burnt in the room's frame and clear in this one.",
+            panes.count(),
+            100 * panes.share());
+    Draft draft = new Draft(recipe);
+    Region region =
+        draft.region(REGION, "Window panes", Draft.add("panes", new Shape.WindowFinder(0)));
+    draft.pass(
+        "windows",
+        new BringFrame(panes.windowFrame(), OVER, EDGE),
+        new Where(region.id(), false),
+        1,
+        why);
+    return new Proposal(draft.done(), why);
+  }
+}

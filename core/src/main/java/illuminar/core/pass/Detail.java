@@ -1,0 +1,109 @@
+package illuminar.core.pass;
+
+import illuminar.core.colour.Stops;
+import illuminar.core.control.Control;
+import illuminar.core.control.Numbers;
+import illuminar.core.filter.Box;
+import illuminar.core.picture.Picture;
+import illuminar.core.picture.Plane;
+import illuminar.core.render.Below;
+import illuminar.core.render.Ready;
+import illuminar.core.render.Tile;
+
+/**
+ * Local contrast and fine detail, more or less of either.
+ *
+ * <p>Local contrast is what a tone has beyond the edge-keeping base of its surroundings ({@link
+ * Surroundings}): base and detail apart (Farbman, Fattal, Lischinski, Szeliski 2008; base by the
+ * guided filter), so there is no halo along roofs and windows. Fine detail is what it has beyond
+ * the mean of its nearest pixels (unsharp mask, common practice). Both level out where they are
+ * large, so that edges are not overdone.
+ *
+ * @param contrast of what is as large as a piece of furniture
+ * @param fine of texture
+ */
+public record Detail(
+    @Control(
+            label = "Local contrast",
+            unit = "",
+            from = -100,
+            to = 100,
+            step = 1,
+            careful = 20,
+            help = "Below 0 softens")
+        double contrast,
+    @Control(
+            label = "Fine detail",
+            unit = "",
+            from = -100,
+            to = 100,
+            step = 1,
+            careful = 0,
+            help = "Below 0 softens; look at 1:1")
+        double fine)
+    implements Move {
+
+  /** Detail of so many stops counts half. */
+  private static final float LARGE = 1.2f;
+
+  /** Pixels at full size within which detail is fine. */
+  private static final double NEAR = 2;
+
+  public Detail {
+    Numbers.check(Detail.class, "contrast", contrast);
+    Numbers.check(Detail.class, "fine", fine);
+  }
+
+  /** Detail in stops, levelled out where it is large. */
+  static float soft(float d) {
+    float x = d * (1 / LARGE);
+    return d / (1 + x * x);
+  }
+
+  /** Finds the base of the picture below. */
+  @Override
+  public Ready prepare(Below below) {
+    return new Work(this, Surroundings.of(below, 0.035, 0.25f));
+  }
+
+  private record Work(Detail detail, Surroundings surroundings) implements Ready.OnLight {
+
+    @Override
+    public int margin(double scale) {
+      return near(scale);
+    }
+
+    /** Pixels at a scale within which detail is fine; 0 where the pixels are too coarse for it. */
+    private int near(double scale) {
+      return detail.fine == 0 ? 0 : (int) Math.round(NEAR * scale);
+    }
+
+    @Override
+    public void apply(Tile tile, Picture p) {
+      if (tile.empty()) {
+        return;
+      }
+      Surroundings.Rows rows = surroundings.rows(tile);
+      int w = tile.raster().width();
+      Plane stops = Plane.of(w, tile.raster().height());
+      for (int i = 0; i < stops.data().length; i++) {
+        stops.data()[i] = Stops.of(p.luminanceAt(i));
+      }
+      int near = near(tile.raster().scale());
+      Plane mean = near > 0 ? Box.mean(stops, near) : stops;
+      float contrast = (float) detail.contrast / 100;
+      float fine = (float) detail.fine / 100;
+      tile.each(
+          p,
+          rows::to,
+          (i, m) -> {
+            float s = stops.data()[i];
+            float large = contrast == 0 ? 0 : contrast * soft(s - rows.base(i % w, s));
+            float k = Stops.light(m * (large + fine * soft(s - mean.data()[i])));
+            p.r()[i] *= k;
+            p.g()[i] *= k;
+            p.b()[i] *= k;
+          });
+    }
+  }
+}

@@ -1,0 +1,93 @@
+package illuminar.core.pass;
+
+import illuminar.core.colour.Stops;
+import illuminar.core.control.Control;
+import illuminar.core.control.Numbers;
+import illuminar.core.filter.Ease;
+import illuminar.core.picture.Picture;
+import illuminar.core.render.Below;
+import illuminar.core.render.Ready;
+import illuminar.core.render.Tile;
+
+/**
+ * Fill light: lifts the darkest areas only, the deepest tones held, with local contrast and
+ * saturation of its own for what is lifted.
+ *
+ * <p>The lift follows the tone of the surroundings ({@link Surroundings}), so the texture of a dark
+ * corner rises with it. Curves our own; amounts and limits as in the trade (common practice, no
+ * source).
+ *
+ * @param amount how much, 100 lifts the darkest area by two stops
+ * @param upTo tone of the surroundings up to which areas are lifted, stops
+ * @param contrast of detail within what is lifted
+ * @param saturation of what is lifted, 1 leaves it
+ */
+public record Fill(
+    @Control(label = "Amount", unit = "", from = 0, to = 100, step = 1, careful = 40) double amount,
+    @Control(
+            label = "Up to",
+            unit = "st",
+            from = -9,
+            to = -1,
+            step = 0.1,
+            careful = -3.5,
+            help = "Areas lighter than this stay")
+        double upTo,
+    @Control(label = "Local contrast", unit = "", from = -100, to = 100, step = 1, careful = 20)
+        double contrast,
+    @Control(label = "Saturation", unit = "%", from = 0, to = 2, step = 0.01, careful = 0.9)
+        double saturation)
+    implements Move {
+  private static final double MOST = 2;
+
+  /** Stops over which the lift comes in below its limit. */
+  private static final double SHOULDER = 3.4;
+
+  public Fill {
+    Numbers.check(Fill.class, "amount", amount);
+    Numbers.check(Fill.class, "upTo", upTo);
+    Numbers.check(Fill.class, "contrast", contrast);
+    Numbers.check(Fill.class, "saturation", saturation);
+  }
+
+  /** How far surroundings of a tone are lifted, 0 to 1. */
+  public float share(double base) {
+    float dark = Ease.between((upTo - base) / SHOULDER);
+    float held = 1 - 0.75f * Ease.between((-7.5 - base) / 4);
+    return dark * held;
+  }
+
+  /** Finds the base of the picture below. */
+  @Override
+  public Ready prepare(Below below) {
+    return new Work(this, Surroundings.of(below, 0.022, 0.35f));
+  }
+
+  private record Work(Fill fill, Surroundings surroundings) implements Ready.OnLight {
+
+    @Override
+    public void apply(Tile tile, Picture p) {
+      Surroundings.Rows rows = surroundings.rows(tile);
+      int w = tile.raster().width();
+      float lift = (float) (MOST * fill.amount / 100);
+      float detail = (float) (fill.contrast / 100);
+      float colour = (float) fill.saturation - 1;
+      tile.each(
+          p,
+          rows::to,
+          (i, m) -> {
+            float y = p.luminanceAt(i);
+            float stops = Stops.of(y);
+            float base = rows.base(i % w, stops);
+            float share = fill.share(base) * m;
+            if (share > 0) {
+              float k = Stops.light(share * (lift + detail * Detail.soft(stops - base)));
+              float s = 1 + share * colour;
+              p.r()[i] = k * (y + (p.r()[i] - y) * s);
+              p.g()[i] = k * (y + (p.g()[i] - y) * s);
+              p.b()[i] = k * (y + (p.b()[i] - y) * s);
+            }
+          });
+    }
+  }
+}

@@ -1,0 +1,61 @@
+package illuminar.core.pass;
+
+import illuminar.core.filter.Guided;
+import illuminar.core.picture.MapRows;
+import illuminar.core.picture.Plane;
+import illuminar.core.picture.Raster;
+import illuminar.core.render.Below;
+import illuminar.core.render.Tile;
+
+/**
+ * The tone of each pixel's surroundings, edges kept: the base of the picture below a pass.
+ *
+ * <p>Guided filter (He, Sun, Tang 2010) whose maps come from the small grid and are used with the
+ * pixel's own tone at any size, so the base has the edges of the picture and no halo.
+ */
+record Surroundings(Guided maps, int fullWidth, int fullHeight) {
+
+  /**
+   * @param reach share of the long edge that counts as surroundings
+   * @param flat variance of tones, in stops squared, below which they are smoothed away
+   */
+  static Surroundings of(Below below, double reach, float flat) {
+    Plane stops = below.stops();
+    int radius = Math.max(2, (int) Math.round(Math.max(stops.width(), stops.height()) * reach));
+    return new Surroundings(
+        Guided.of(stops, stops, radius, flat),
+        below.analysis().fullWidth(),
+        below.analysis().fullHeight());
+  }
+
+  /** Reads the base along the rows of a tile; for one thread. */
+  Rows rows(Tile tile) {
+    return new Rows(
+        MapRows.of(fullWidth, fullHeight, tile.raster(), maps.slope(), maps.offset()),
+        tile.raster());
+  }
+
+  /** A reader of one tile. */
+  static final class Rows {
+    private final MapRows[] maps;
+    private final float[] slope;
+    private final float[] offset;
+
+    Rows(MapRows[] maps, Raster raster) {
+      this.maps = maps;
+      slope = new float[raster.width()];
+      offset = new float[raster.width()];
+    }
+
+    /** Goes to a row. */
+    void to(int row) {
+      maps[0].row(row, slope, 0);
+      maps[1].row(row, offset, 0);
+    }
+
+    /** The base at a column for a pixel's own tone in stops. */
+    float base(int x, float stops) {
+      return slope[x] * stops + offset[x];
+    }
+  }
+}

@@ -1,0 +1,85 @@
+package illuminar.core.first;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import illuminar.core.TestRoom;
+import illuminar.core.analysis.Analysis;
+import illuminar.core.frame.Frames;
+import illuminar.core.ground.Ground;
+import illuminar.core.pass.BringFrame;
+import illuminar.core.pass.Pass;
+import illuminar.core.pass.Tone;
+import illuminar.core.recipe.Recipe;
+import illuminar.core.render.RenderCache;
+import illuminar.core.render.Renderer;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+class FirstVersionTest {
+  private static final Analysis ROOM = new TestRoom(360, 240).analysis();
+
+  private static Renderer renderer(Analysis analysis) {
+    return new Renderer(analysis, new RenderCache(50_000_000));
+  }
+
+  @Test
+  void everyPassOfAFirstVersionSaysWhyAndStandsInTheOrderOfWork() {
+    Recipe first = FirstVersion.of(renderer(ROOM));
+    assertThat(first.ground()).isInstanceOf(Ground.EvenBlend.class);
+    assertThat(first.passes()).hasSizeGreaterThanOrEqualTo(2);
+    assertThat(first.passes().get(0).move()).isInstanceOf(BringFrame.class);
+    assertThat(first.passes()).allSatisfy(p -> assertThat(p.why()).isNotBlank());
+    assertThat(first.passes().stream().map(Pass::id).distinct()).hasSameSizeAs(first.passes());
+  }
+
+  @Test
+  void itIsTheSameEveryTime() {
+    assertThat(FirstVersion.of(renderer(ROOM))).isEqualTo(FirstVersion.of(renderer(ROOM)));
+  }
+
+  /** A single frame works everywhere: no windows, no lamps, but its tones. */
+  @Test
+  void aSingleFrameIsLiftedWithoutWindows() {
+    Frames all = ROOM.frames();
+    Frames dark =
+        new Frames(List.of(all.ambient().get(0)), all.ambient().get(0).id(), all.response());
+    Recipe first = FirstVersion.of(renderer(new Analysis(dark)));
+    assertThat(first.ground()).isInstanceOf(Ground.OneFrame.class);
+    assertThat(first.passes()).noneMatch(p -> p.move() instanceof BringFrame);
+    assertThat(first.regions()).isEmpty();
+  }
+
+  /** What is asked for again does not overwrite: it comes under an id of its own. */
+  @Test
+  void aStageCanBeProposedAgain() {
+    Renderer renderer = renderer(ROOM);
+    Recipe bare = FirstVersion.ground(ROOM.frames());
+    Recipe once = FirstVersion.propose("Windows", bare, renderer).recipe();
+    Recipe twice = FirstVersion.propose("Windows", once, renderer).recipe();
+    assertThat(twice.passes()).hasSize(2 * once.passes().size());
+    assertThat(twice.regions()).isEqualTo(once.regions());
+  }
+
+  @Test
+  void whereNothingIsProposedItSaysWhy() {
+    Renderer renderer = renderer(ROOM);
+    Recipe bare = FirstVersion.ground(ROOM.frames());
+    Recipe toned = FirstVersion.propose("Tone", bare, renderer).recipe();
+    for (int k = 0; k < 6; k++) {
+      toned = FirstVersion.propose("Tone", toned, renderer).recipe();
+    }
+    Proposal last = FirstVersion.propose("Tone", toned, renderer);
+    assertThat(last.said()).isNotBlank();
+    // each round moves less than the one before
+    double first = exposure(toned.passes().get(0));
+    double end = exposure(toned.passes().get(toned.passes().size() - 1));
+    assertThat(Math.abs(end)).isLessThanOrEqualTo(Math.abs(first));
+    assertThatThrownBy(() -> FirstVersion.propose("Frames", bare, renderer))
+        .hasMessageContaining("Frames");
+  }
+
+  private static double exposure(Pass pass) {
+    return ((Tone) pass.move()).exposure();
+  }
+}
