@@ -38,6 +38,9 @@ final class ColourProof {
   /** Chroma of a surface under white light from which on it is a coloured thing. */
   private static final double COLOURED = 30;
 
+  /** From which on it is one whose colour is easily taken for a cast: wood, linen, pale cloth. */
+  private static final double DULL = 10;
+
   private final View view;
   private final Radiance truth;
   private final Table table;
@@ -116,6 +119,7 @@ final class ColourProof {
     double changed = 0;
     double own = 0;
     int used = 0;
+    double[] dull = new double[3];
     float[][] albedo = truth.truth().albedo();
     float[][] light = truth.sum(shot(anchor).strengths());
     Response r = analysis.frames().response();
@@ -136,6 +140,11 @@ final class ColourProof {
       }
       double[] work = Space.SRGB_TO_WORK.apply(shown[0], shown[1], shown[2]);
       Lab should = Lab.ofWork(work[0], work[1], work[2]);
+      if (should.chroma() > DULL && should.chroma() <= COLOURED) {
+        dull[0] += should.difference(lab(before, i));
+        dull[1] += should.difference(lab(done, i));
+        dull[2]++;
+      }
       if (should.chroma() > COLOURED) {
         changed += should.difference(lab(done, i));
         own += should.difference(lab(before, i));
@@ -145,6 +154,12 @@ final class ColourProof {
     System.out.printf(
         "  coloured things from their colour under white: before %.2f, after %.2f%n",
         own / used, changed / used);
+    table.most(
+        view.title(),
+        "dull coloured things, casts cleared " + how + ", beyond before",
+        (dull[1] - dull[0]) / Math.max(1, dull[2]),
+        "CIEDE2000",
+        2);
     table.most(
         view.title(),
         "coloured things, casts cleared " + how + ", beyond before",

@@ -84,6 +84,7 @@ final class ViewProof {
     }
     regions();
     colour();
+    first();
     preview();
   }
 
@@ -99,6 +100,15 @@ final class ViewProof {
         colour.evening();
       }
       default -> {}
+    }
+  }
+
+  private void first() {
+    FirstProof first = new FirstProof(view, truth, table, analysis);
+    if (view.name().equals("long-table-room")) {
+      first.all("wall-end", "wall-left", "wall-right", "wall-passage", "ceiling");
+    } else {
+      first.all();
     }
   }
 

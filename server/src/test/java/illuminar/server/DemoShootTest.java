@@ -49,18 +49,26 @@ class DemoShootTest {
       JsonNode state = visitor.json("/api/views/" + view + "/recipe");
       int added = first.at("/added/passes").size();
       assertThat(added).isPositive();
-      assertThat(state.at("/recipe/passes")).hasSize(1 + added);
-      assertThat(state.at("/recipe/regions")).hasSize(1 + first.at("/added/regions").size());
+      assertThat(byHand(state)).isEqualTo(added);
+      assertThat(state.at("/recipe/regions")).hasSizeGreaterThan(first.at("/added/regions").size());
       assertThat(state.path("revision").asInt()).isEqualTo(1 + added);
       assertThat(state.path("canUndo").asBoolean()).isTrue();
       // as if the process had died before its job was marked as done
       visitor.post("/api/views/" + view + "/undo", "");
       server.sql("update job set state = 'RUNNING', finished = null");
       resume(server, jobs.get(0).path("id").asString());
-      assertThat(visitor.json("/api/views/" + view + "/recipe").at("/recipe/passes"))
-          .hasSize(1 + added);
+      assertThat(byHand(visitor.json("/api/views/" + view + "/recipe"))).isEqualTo(added);
       assertThat(visitor.bytes("/api/views/" + view + "/cover")).hasSizeGreaterThan(3000);
     }
+  }
+
+  /** How many passes were added by hand: those of the first version say why they are there. */
+  private static int byHand(JsonNode state) {
+    int n = 0;
+    for (JsonNode pass : state.at("/recipe/passes")) {
+      n += pass.path("why").asString().isEmpty() ? 1 : 0;
+    }
+    return n;
   }
 
   private static void resume(TestServer server, String id) throws Exception {

@@ -6,13 +6,17 @@ import illuminar.core.colour.Space;
 import illuminar.core.colour.Srgb;
 import illuminar.core.colour.Stops;
 import illuminar.core.filter.ColourGuided;
+import illuminar.core.filter.Ease;
 import illuminar.core.filter.Gauss;
 import illuminar.core.filter.Guided;
 import illuminar.core.frame.Frame;
 import illuminar.core.frame.Response;
 import illuminar.core.ground.EvenBlendWork;
+import illuminar.core.picture.MapRows;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
+import illuminar.core.picture.Raster;
+import java.util.Arrays;
 
 /**
  * How far, and in which direction, the light on each surface of the anchor frame leans from
@@ -38,7 +42,15 @@ public record Casts(Plane red, Plane blue, Plane glow) {
   }
 
   /** Flash light below which its colour is noise. */
-  private static final float LEAST = 0.004f;
+  private static final float LEAST = 0.002f;
+
+  /**
+   * Flash light as a share of the light that was there: below, the camera's response is not known
+   * well enough to tell its colour from a difference; from {@code STRONG} on it is.
+   */
+  private static final float WEAK = 0.2f;
+
+  private static final float STRONG = 0.7f;
 
   private static final float BURNT = 0.93f;
 
@@ -65,31 +77,15 @@ public record Casts(Plane red, Plane blue, Plane glow) {
     int w = p.width();
     int h = p.height();
     LabPlanes lab = lab(p);
-    Plane red = Plane.of(w, h);
-    Plane blue = Plane.of(w, h);
-    Plane known = Plane.of(w, h);
+    Plane[] lean = bySurfaces(analysis);
     if (source == Source.FLASH) {
-      byFlash(analysis, flash, p, red, blue, known);
-      besides(p, lab, red, blue, known);
-    } else {
-      bySurfaces(p, lab, red, blue, known);
+      lean = byFlash(analysis, flash, p, lab, lean);
     }
-    int longEdge = Math.max(w, h);
-    int radius = Math.max(2, Math.round(longEdge * (source == Source.FLASH ? 0.012f : 0.03f)));
-    for (int i = 0; i < known.data().length; i++) {
-      known.data()[i] += 1e-4f;
+    for (int i = 0; i < w * h; i++) {
+      lean[0].data()[i] = bounded(lean[0].data()[i]);
+      lean[1].data()[i] = bounded(lean[1].data()[i]);
     }
-    Plane[] guide = {new Plane(w, h, lab.l()), new Plane(w, h, lab.a()), new Plane(w, h, lab.b())};
-    // what is known only far away comes in wide before the edges are followed
-    carry(red, known, radius);
-    carry(blue, known, radius);
-    Plane smoothRed = ColourGuided.of(guide, red, known, radius, FLAT).on(guide);
-    Plane smoothBlue = ColourGuided.of(guide, blue, known, radius, FLAT).on(guide);
-    for (int i = 0; i < known.data().length; i++) {
-      smoothRed.data()[i] = bounded(smoothRed.data()[i]);
-      smoothBlue.data()[i] = bounded(smoothBlue.data()[i]);
-    }
-    return new Casts(smoothRed, smoothBlue, glow(analysis, p));
+    return new Casts(lean[0], lean[1], glow(analysis, p));
   }
 
   /** Lightness at which casts are shown. */
@@ -120,8 +116,11 @@ public record Casts(Plane red, Plane blue, Plane glow) {
     return LabPlanes.of(work);
   }
 
-  private static void byFlash(
-      Analysis analysis, String flash, Picture p, Plane red, Plane blue, Plane known) {
+  /**
+   * @param about red and blue lean by surfaces, for where the flash hardly reaches
+   */
+  private static Plane[] byFlash(
+      Analysis analysis, String flash, Picture p, LabPlanes lab, Plane[] about) {
     if (flash.isEmpty()) {
       throw new IllegalArgumentException("casts told by flash need a flash frame");
     }
@@ -132,7 +131,11 @@ public record Casts(Plane red, Plane blue, Plane glow) {
     Picture own = LightsApart.difference(r, with, without);
     float[] white = white(own);
     float[] shown = new float[3];
-    for (int i = 0; i < known.data().length; i++) {
+    Plane red = about[0].copy();
+    Plane blue = about[1].copy();
+    Plane weight = Plane.of(p.width(), p.height());
+    Arrays.fill(weight.data(), LESS_SURE);
+    for (int i = 0; i < weight.data().length; i++) {
       float burning = Math.max(with.r()[i], Math.max(with.g()[i], with.b()[i]));
       float most = Math.max(p.r()[i], Math.max(p.g()[i], p.b()[i]));
       float y =
@@ -145,33 +148,34 @@ public record Casts(Plane red, Plane blue, Plane glow) {
         float f = own.channel(c)[i] * white[c] * light / y;
         shown[c] = Math.max(1e-4f, r.toDisplay(c, Math.min(1, f)));
       }
-      red.data()[i] = bounded(lean(p.r()[i], p.g()[i]) - lean(shown[0], shown[1]));
-      blue.data()[i] = bounded(lean(p.b()[i], p.g()[i]) - lean(shown[2], shown[1]));
-      float sure = Math.min(1, (y - LEAST) / (4 * LEAST));
-      known.data()[i] = sure * Math.min(1, (BURNT - burning) * 8);
+      float there = r.luminance(without.r()[i], without.g()[i], without.b()[i]);
+      float sure =
+          Math.min(1, (y - LEAST) / (2 * LEAST))
+              * Ease.between((y / Math.max(LEAST, there) - WEAK) / (STRONG - WEAK))
+              * Math.min(1, (BURNT - burning) * 8);
+      float byRed = bounded(lean(p.r()[i], p.g()[i]) - lean(shown[0], shown[1]));
+      float byBlue = bounded(lean(p.b()[i], p.g()[i]) - lean(shown[2], shown[1]));
+      red.data()[i] += (byRed - red.data()[i]) * sure;
+      blue.data()[i] += (byBlue - blue.data()[i]) * sure;
+      weight.data()[i] += sure;
     }
+    Plane[] guide = {
+      new Plane(lab.width(), lab.height(), lab.l()),
+      new Plane(lab.width(), lab.height(), lab.a()),
+      new Plane(lab.width(), lab.height(), lab.b())
+    };
+    int radius = Math.max(2, Math.round(Math.max(p.width(), p.height()) * NEAR));
+    return new Plane[] {
+      ColourGuided.of(guide, red, weight, radius, FLAT).on(guide),
+      ColourGuided.of(guide, blue, weight, radius, FLAT).on(guide)
+    };
   }
 
-  /** Where the flash hardly reaches, nearly neutral surfaces tell what they can. */
-  private static void besides(Picture p, LabPlanes lab, Plane red, Plane blue, Plane known) {
-    Plane otherRed = Plane.of(p.width(), p.height());
-    Plane otherBlue = Plane.of(p.width(), p.height());
-    Plane other = Plane.of(p.width(), p.height());
-    bySurfaces(p, lab, otherRed, otherBlue, other);
-    for (int i = 0; i < known.data().length; i++) {
-      float own = known.data()[i];
-      float more = Math.max(0, 1 - 2 * own) * other.data()[i] * LESS_SURE;
-      float sum = own + more;
-      if (more > 0) {
-        red.data()[i] += (otherRed.data()[i] - red.data()[i]) * more / sum;
-        blue.data()[i] += (otherBlue.data()[i] - blue.data()[i]) * more / sum;
-        known.data()[i] = sum;
-      }
-    }
-  }
+  /** Share of the long edge over which what the flash shows is smoothed along edges. */
+  private static final float NEAR = 0.014f;
 
   /** How far a nearly neutral surface is believed beside what the flash shows. */
-  private static final float LESS_SURE = 0.6f;
+  private static final float LESS_SURE = 0.2f;
 
   private static float lean(float a, float b) {
     return Stops.of(Math.max(1e-4f, a)) - Stops.of(Math.max(1e-4f, b));
@@ -228,7 +232,18 @@ public record Casts(Plane red, Plane blue, Plane glow) {
     return new float[] {Stops.light(-u), 1, Stops.light(-v)};
   }
 
-  private static void bySurfaces(Picture p, LabPlanes lab, Plane red, Plane blue, Plane known) {
+  /**
+   * Red and blue lean of the light on each place by the nearly neutral surfaces about it. The
+   * picture's own colour is no guide here: what leans would be taken for light everywhere.
+   */
+  private static Plane[] bySurfaces(Analysis analysis) {
+    Raster coarse = Raster.fitted(analysis.fullWidth(), analysis.fullHeight(), COARSE);
+    Picture p = analysis.draw(analysis.frames().anchor(), coarse);
+    LabPlanes lab = lab(p);
+    Plane red = Plane.of(p.width(), p.height());
+    Plane blue = Plane.of(p.width(), p.height());
+    Plane known = Plane.of(p.width(), p.height());
+    Plane light = bright(lab);
     for (int i = 0; i < known.data().length; i++) {
       float most = Math.max(p.r()[i], Math.max(p.g()[i], p.b()[i]));
       if (most > BURNT || lab.l()[i] < 25) {
@@ -237,22 +252,79 @@ public record Casts(Plane red, Plane blue, Plane glow) {
       float chroma = (float) Math.hypot(lab.a()[i], lab.b()[i]);
       red.data()[i] = bounded(lean(p.r()[i], p.g()[i]));
       blue.data()[i] = bounded(lean(p.b()[i], p.g()[i]));
-      // light surfaces are walls and ceilings more often than dark ones are
       known.data()[i] =
           Math.max(0, Math.min(1, (COLOURED - chroma) / (COLOURED - NEUTRAL)))
-              * Math.min(1, lab.l()[i] / 70);
+              * Ease.between((lab.l()[i] / light.data()[i] - DULL) / (WHITE - DULL));
     }
+    double wide = Math.max(p.width(), p.height());
+    return new Plane[] {
+      enlarged(spread(red, known, wide), analysis), enlarged(spread(blue, known, wide), analysis)
+    };
   }
 
-  /** Fills what is not known with a wide mean of what is. */
-  private static void carry(Plane values, Plane known, int radius) {
-    Plane sum = Gauss.smooth(Guided.product(values, known), 3 * radius);
-    Plane all = Gauss.smooth(known, 3 * radius);
-    for (int i = 0; i < values.data().length; i++) {
-      float far = sum.data()[i] / Math.max(1e-6f, all.data()[i]);
-      float k = Math.min(1, known.data()[i] * 5);
-      values.data()[i] = far + (values.data()[i] - far) * k;
+  /** Long edge of the grid on which surfaces are looked at: light changes slowly. */
+  private static final int COARSE = 320;
+
+  private static Plane enlarged(Plane in, Analysis analysis) {
+    Raster raster = analysis.raster();
+    Plane out = Plane.of(raster.width(), raster.height());
+    MapRows rows = MapRows.of(analysis.fullWidth(), analysis.fullHeight(), raster, in)[0];
+    for (int y = 0; y < raster.height(); y++) {
+      rows.row(y, out.data(), y * raster.width());
     }
+    return out;
+  }
+
+  /** Share of the brightness about it from which on a surface may be a white one, and is one. */
+  private static final float DULL = 0.72f;
+
+  private static final float WHITE = 0.95f;
+
+  /** Share of the long edge within which the lightest surfaces tell what is white there. */
+  private static final double ABOUT = 0.07;
+
+  private static final int POWER = 8;
+
+  /**
+   * How light the lightest surfaces about each pixel are, L*: walls and ceilings are lighter than
+   * floors and furniture in the same light (the white patch of Land's retinex, taken locally as a
+   * Minkowski mean, Finlayson and Trezzi 2004).
+   */
+  private static Plane bright(LabPlanes lab) {
+    Plane raised = Plane.of(lab.width(), lab.height());
+    for (int i = 0; i < raised.data().length; i++) {
+      float x = Math.max(0, lab.l()[i]) / 100;
+      float x2 = x * x;
+      float x4 = x2 * x2;
+      raised.data()[i] = x4 * x4;
+    }
+    Plane mean = Gauss.smooth(raised, ABOUT * Math.max(lab.width(), lab.height()));
+    for (int i = 0; i < mean.data().length; i++) {
+      mean.data()[i] = (float) (100 * Math.pow(Math.max(1e-9, mean.data()[i]), 1.0 / POWER));
+    }
+    return mean;
+  }
+
+  /** How far, in shares of the long edge, what is known reaches: near first, then ever wider. */
+  private static final double[] REACHES = {0.012, 0.04, 0.12, 0.4};
+
+  /** Mean weight from which on a reach is believed rather than the next wider one. */
+  private static final float BELIEVED = 0.12f;
+
+  /** Normalised convolution (Knutsson and Westin 1993), wider where little is known. */
+  private static Plane spread(Plane values, Plane known, double longEdge) {
+    Plane weighted = Guided.product(values, known);
+    Plane out = Plane.of(values.width(), values.height());
+    for (int k = REACHES.length - 1; k >= 0; k--) {
+      Plane sum = Gauss.smooth(weighted, REACHES[k] * longEdge);
+      Plane all = Gauss.smooth(known, REACHES[k] * longEdge);
+      for (int i = 0; i < out.data().length; i++) {
+        float share = Math.min(1, all.data()[i] / BELIEVED);
+        float here = sum.data()[i] / Math.max(1e-6f, all.data()[i]);
+        out.data()[i] += (here - out.data()[i]) * share;
+      }
+    }
+    return out;
   }
 
   private static Plane glow(Analysis analysis, Picture p) {

@@ -17,7 +17,10 @@ final class BalanceProposer implements Proposer {
   /** The trade takes 75 to 80 % of a correction (common practice, no source). */
   private static final double SHARE = 0.8;
 
-  private static final int PICKS = 400;
+  /** Lean above which it may be meant, and half of it is left. */
+  private static final double MUCH = 6;
+
+  private static final int PICKS = 150;
 
   @Override
   public Proposal propose(Recipe recipe, Renderer renderer) {
@@ -35,12 +38,16 @@ final class BalanceProposer implements Proposer {
               Locale.ROOT, "Light surfaces are neutral together: a* %.1f, b* %.1f.", a, b));
     }
     Balance move = Solve.neutral(picks).move();
+    boolean meant = Math.hypot(a, b) > MUCH;
     String why =
         String.format(
             Locale.ROOT,
-            "Light surfaces lean together by a* %+.1f, b* %+.1f; most of it is taken out.",
+            "Light surfaces lean together by a* %+.1f, b* %+.1f; %s.",
             a,
-            b);
+            b,
+            meant
+                ? "half of it is left, as it may be the light of the hour"
+                : "most of it is taken out");
     Draft draft = new Draft(recipe);
     draft.pass(
         "balance",
@@ -50,7 +57,7 @@ final class BalanceProposer implements Proposer {
             .findFirst()
             .map(r -> new Where(r.id(), true))
             .orElse(Where.EVERYWHERE),
-        SHARE,
+        meant ? SHARE / 2 : SHARE,
         why);
     return new Proposal(draft.done(), why);
   }

@@ -22,7 +22,11 @@ final class CastsProposer implements Proposer {
   /** Share of the room that must be nearly neutral for surfaces to tell the light. */
   private static final double ENOUGH = 0.08;
 
-  private static final double AMOUNT = 0.85;
+  /** Mean chroma above which the hour's own light is meant, unless a flash tells otherwise. */
+  private static final double MEANT = 12;
+
+  private static final double BY_FLASH = 0.85;
+  private static final double BY_SURFACES = 0.6;
   private static final double WARMTH = 0.3;
 
   @Override
@@ -43,6 +47,14 @@ final class CastsProposer implements Proposer {
             .filter(f -> f.role() == Role.FLASH)
             .filter(f -> LightsApart.partner(renderer.analysis(), f).isPresent())
             .findFirst();
+    if (flash.isEmpty() && lean > MEANT) {
+      return Proposal.none(
+          recipe,
+          String.format(
+              Locale.ROOT,
+              "Light surfaces lean by C* %.1f: so much is probably the light of the hour, and stays.",
+              lean));
+    }
     String why =
         String.format(
             Locale.ROOT,
@@ -57,7 +69,7 @@ final class CastsProposer implements Proposer {
         new ClearCasts(
             flash.isPresent() ? Casts.Source.FLASH : Casts.Source.SURFACES,
             flash.map(Frame::id).orElse(""),
-            AMOUNT,
+            flash.isPresent() ? BY_FLASH : BY_SURFACES,
             WARMTH),
         windows.map(r -> new Where(r.id(), true)).orElse(Where.EVERYWHERE),
         1,

@@ -29,17 +29,25 @@ final class ToneProposer implements Proposer {
 
   private static final double LEAST = 0.05;
 
+  /** Stops by which highlights can draw back what exposure lifts above that. */
+  private static final double DRAWN_BACK = 0.6;
+
   @Override
   public Proposal propose(Recipe recipe, Renderer renderer) {
     float[] tones = Seen.of(recipe, renderer).tones();
     if (tones.length == 0) {
       return Proposal.none(recipe, "There is nothing beside the windows.");
     }
-    double exposure = rounded(bounded(0.85 * (MIDDLE - at(tones, 0.5)), -0.8, 2.5), 0.05);
+    double wanted = bounded(0.85 * (MIDDLE - at(tones, 0.5)), -0.8, 2.5);
+    // what is light already must not burn; the rest is lifted by midtones and shadows
+    double exposure =
+        rounded(Math.min(wanted, Math.max(0, LIGHT + DRAWN_BACK - at(tones, 0.98))), 0.05);
+    double rest = wanted - exposure < 2 * LEAST ? 0 : wanted - exposure;
+    double midtones = rounded(bounded(0.5 * rest / 0.01, 0, 60), 1);
     double over = at(tones, 0.99) + exposure - LIGHT;
     double highlights = rounded(-bounded(over / 0.012, 0, 70), 1);
     double under = DARK - at(tones, 0.1) - exposure;
-    double shadows = rounded(bounded(0.5 * under / 0.015, 0, 45), 1);
+    double shadows = rounded(bounded(0.5 * (under + rest) / 0.015, 0, 60), 1);
     double spread = at(tones, 0.9) - at(tones, 0.1);
     double contrast = rounded(bounded((FLAT - spread) * 8, 0, 20), 1);
     List<String> why = new ArrayList<>();
@@ -61,12 +69,20 @@ final class ToneProposer implements Proposer {
               at(tones, 0.99) + exposure,
               highlights));
     }
-    if (shadows > 0) {
+    if (shadows > 0 && midtones == 0) {
       why.add(
           String.format(
               Locale.ROOT,
               "a tenth lies below %.1f stops, so shadows %+.0f, the deepest held",
               at(tones, 0.1) + exposure,
+              shadows));
+    }
+    if (midtones > 0) {
+      why.add(
+          String.format(
+              Locale.ROOT,
+              "more exposure would burn the light end, so midtones %+.0f and shadows %+.0f",
+              midtones,
               shadows));
     }
     if (contrast > 0) {
@@ -85,7 +101,7 @@ final class ToneProposer implements Proposer {
     Draft draft = new Draft(recipe);
     draft.pass(
         "tone",
-        new Tone(exposure, contrast, highlights, shadows),
+        new Tone(exposure, contrast, highlights, shadows, midtones),
         recipe.regions().stream()
             .filter(Seen::windows)
             .findFirst()

@@ -18,13 +18,16 @@ final class WindowsProposer implements Proposer {
 
   private static final double EDGE = 4;
 
+  /** Share of the picture below which what was found is a glint, not a window. */
+  private static final double LEAST = 0.001;
+
   @Override
   public Proposal propose(Recipe recipe, Renderer renderer) {
     if (renderer.analysis().frames().ambient().size() < 2) {
       return Proposal.none(recipe, "Windows need a second ambient or window frame.");
     }
     Panes panes = renderer.analysis().panes();
-    if (panes.count() == 0) {
+    if (panes.count() == 0 || panes.share() < LEAST) {
       return Proposal.none(
           recipe, "No pane is burnt in the room's frame and clear in a darker one.");
     }

@@ -195,6 +195,11 @@ public final class Catalogue {
     return KINDS.stream().filter(k -> k.type() == move.getClass()).findFirst().orElseThrow();
   }
 
+  /** Where a kind of move stands in the order of work. */
+  public static int rank(Move move) {
+    return KINDS.indexOf(of(move));
+  }
+
   private static Kind kind(
       String kind,
       String name,

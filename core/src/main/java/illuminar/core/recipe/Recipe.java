@@ -1,10 +1,12 @@
 package illuminar.core.recipe;
 
 import illuminar.core.ground.Ground;
+import illuminar.core.pass.Catalogue;
 import illuminar.core.pass.Group;
 import illuminar.core.pass.Pass;
 import illuminar.core.region.Region;
 import illuminar.core.region.Territory;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -87,6 +89,17 @@ public record Recipe(Ground ground, List<Region> regions, List<Pass> passes, Lis
   /** A region with all that it depends on. */
   public Optional<Territory> territory(String id) {
     return region(id).map(r -> Territory.of(r, regions, ground));
+  }
+
+  /** The same recipe with a pass more, after those that come before it in the order of work. */
+  public Recipe with(Pass pass) {
+    List<Pass> all = new ArrayList<>(passes);
+    int at = all.size();
+    while (at > 0 && Catalogue.rank(all.get(at - 1).move()) > Catalogue.rank(pass.move())) {
+      at--;
+    }
+    all.add(at, pass);
+    return withPasses(all);
   }
 
   /** The same recipe with other passes. */
