@@ -331,7 +331,11 @@ public final class Renderer {
         r ->
             r.equals(wide)
                 ? once
-                : id -> drawn.containsKey(id) ? once.apply(id).part(wide, r) : analysis.draw(id, r);
+                : id ->
+                    // a region's edge may need to see beyond the tile
+                    wide.holds(r) && drawn.containsKey(id)
+                        ? once.apply(id).part(wide, r)
+                        : analysis.draw(id, r);
     Map<Raster, Picture> grounds = new HashMap<>();
     Function<Raster, Picture> ground =
         r -> grounds.computeIfAbsent(r, at -> drawGround(plan.ground(), at, any.apply(at)));

@@ -9,8 +9,13 @@ import illuminar.core.frame.Frames;
 import illuminar.core.ground.Ground;
 import illuminar.core.pass.BringFrame;
 import illuminar.core.pass.Pass;
+import illuminar.core.pass.RestoreLight;
 import illuminar.core.pass.Tone;
+import illuminar.core.pass.Where;
+import illuminar.core.picture.Picture;
+import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
+import illuminar.core.region.Shape;
 import illuminar.core.render.RenderCache;
 import illuminar.core.render.Renderer;
 import java.util.List;
@@ -59,6 +64,34 @@ class FirstVersionTest {
     Recipe twice = FirstVersion.propose("Windows", once, renderer).recipe();
     assertThat(twice.passes()).hasSize(2 * once.passes().size());
     assertThat(twice.regions()).isEqualTo(once.regions());
+  }
+
+  /** Lamps beside windows: a region that sees farther than the tile that it is drawn in. */
+  @Test
+  void deliveredInTilesItIsThePictureBitForBit() {
+    Renderer renderer = renderer(ROOM);
+    Recipe windows =
+        FirstVersion.propose("Windows", FirstVersion.ground(ROOM.frames()), renderer).recipe();
+    Draft draft = new Draft(windows);
+    String dark = ROOM.frames().ambient().get(0).id();
+    draft.region(
+        "lamps",
+        "Lamps",
+        Draft.add("b", new Shape.BurntLight(ROOM.frames().anchor(), 0.4, 12)),
+        Draft.takeAway("p", new Shape.WindowFinder(6)));
+    draft.pass("l", new RestoreLight(dark, -1.2, -0.1), new Where("lamps", false), 1, "");
+    Picture whole = renderer.picture(draft.done(), Raster.whole(360, 240, 1));
+    Picture tiled = Picture.of(360, 240);
+    renderer.deliver(
+        draft.done(),
+        1,
+        53,
+        37,
+        (tile, pixels) ->
+            pixels.into(tiled, 0, 0, tile.x(), tile.y(), tile.width(), tile.height()));
+    for (int c = 0; c < 3; c++) {
+      assertThat(tiled.channel(c)).containsExactly(whole.channel(c));
+    }
   }
 
   @Test
