@@ -394,13 +394,25 @@ function rest() {
 export function settle() {
   clearTimeout(resting);
   if (get().moving) resting = setTimeout(rest, REST);
-  const { recipe } = get();
+  const { recipe, saved } = get();
   const of = kept;
-  if (recipe) void inLine(() => save(of, recipe));
+  if (!recipe) return;
+  if (recipe !== of.recipe && saved.state === "saved") set({ saved: { ...saved, state: "saving" } });
+  waiting++;
+  void inLine(() => save(of, recipe));
 }
 
+/** How many steps stand in line to be kept. */
+let waiting = 0;
+
 async function save(of: Kept, recipe: Recipe) {
-  if (recipe === of.recipe || (of === kept && get().saved.state === "conflict")) return;
+  waiting--;
+  if (of === kept && get().saved.state === "conflict") return;
+  if (recipe === of.recipe) {
+    if (of === kept && waiting === 0 && get().saved.state === "saving")
+      set({ saved: { ...get().saved, state: "saved" } });
+    return;
+  }
   if (of === kept) set({ saved: { ...get().saved, state: "saving" } });
   try {
     const state = await ask<RecipeState>(`/api/views/${of.view}/recipe`, {
@@ -418,7 +430,7 @@ async function save(of: Kept, recipe: Recipe) {
 /** What the server says of a view's history, its recipe apart. */
 function answered(of: Kept, { recipe: _, ...saved }: RecipeState) {
   of.edition = saved.edition;
-  if (of === kept) set({ saved: { state: "saved", ...saved } });
+  if (of === kept) set({ saved: { state: waiting > 0 ? "saving" : "saved", ...saved } });
 }
 
 function failed(e: unknown) {

@@ -49,6 +49,30 @@ final class Bench implements AutoCloseable {
     page.waitForFunction("() => Number(document.documentElement.dataset.pictures ?? 0) > 0");
   }
 
+  /** Takes all but the windows out of a view's recipe, as another tab would, and opens it anew. */
+  private static final String WINDOWS_ALONE =
+      """
+      async () => {
+        const view = location.pathname.match(/views\\/([0-9a-f-]+)/)[1];
+        const token = decodeURIComponent(document.cookie.match(/XSRF-TOKEN=([^;]+)/)?.[1] ?? '');
+        const state = await (await fetch(`/api/views/${view}/recipe`)).json();
+        const r = state.recipe;
+        r.passes = r.passes.filter(p => p.move.kind === 'bring-frame');
+        r.regions = r.regions.filter(g => r.passes.some(p => p.where.region === g.id));
+        const put = await fetch(`/api/views/${view}/recipe`, { method: 'PUT', body: JSON.stringify(r),
+          headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token, 'If-Match': `"${state.edition}"` } });
+        if (!put.ok) throw new Error(await put.text());
+      }
+      """;
+
+  /** Leaves the ground and the windows of a first version, for what is done by hand from there. */
+  static void windowsAlone(Page page) {
+    page.waitForFunction("() => Number(document.documentElement.dataset.pictures ?? 0) > 0");
+    page.evaluate(WINDOWS_ALONE);
+    page.reload();
+    page.waitForFunction("() => Number(document.documentElement.dataset.pictures ?? 0) > 0");
+  }
+
   Locator button(String name) {
     return page.getByRole(
         AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));

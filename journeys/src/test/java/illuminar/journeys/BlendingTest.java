@@ -25,6 +25,7 @@ class BlendingTest {
   static void begin() {
     bench = new Bench("blending_test", "Instrument room");
     page = bench.page;
+    Bench.windowsAlone(page);
   }
 
   @AfterAll

@@ -24,6 +24,7 @@ class JudgingTest {
   static void begin() {
     bench = new Bench("judging_test", "Instrument room");
     page = bench.page;
+    Bench.windowsAlone(page);
   }
 
   @AfterAll

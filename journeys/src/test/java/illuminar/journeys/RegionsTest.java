@@ -23,6 +23,7 @@ class RegionsTest {
   static void begin() {
     bench = new Bench("regions_test", "Instrument room");
     page = bench.page;
+    Bench.windowsAlone(page);
   }
 
   @AfterAll

@@ -107,10 +107,17 @@ class StoryTest {
     button("Take in 8 frames as 1 view").click();
     page.waitForURL(Pattern.compile("/shoots/[0-9a-f-]+$"));
     page.getByLabel("Open Instrument room").click();
-    assertThat(page.getByTestId("pass")).hasCount(1);
     waitForPicture(0);
     assertThat(page.getByTestId("histogram")).isVisible();
     assertThat(saved()).hasText("Saved, revision 1");
+    // the first version is complete and says why
+    for (String kind : new String[] {"bring-frame", "tone", "clear-casts"}) {
+      assertThat(page.locator("[data-testid=pass][data-kind=" + kind + "]")).hasCount(1);
+    }
+    page.getByTestId("pass").first().click(new Locator.ClickOptions().setPosition(30, 12));
+    assertThat(page.getByText(Pattern.compile("panes, .* of the picture, are burnt"))).isVisible();
+    Bench.windowsAlone(page);
+    assertThat(page.getByTestId("pass")).hasCount(1);
   }
 
   @Test
@@ -162,7 +169,7 @@ class StoryTest {
     Locator over = slider("Over the room");
     over.focus();
     page.keyboard().press("Shift+ArrowRight");
-    assertThat(saved()).hasText("Saved, revision 2");
+    assertThat(saved()).hasText("Saved, revision 3");
     assertThat(page.getByTestId("pass").first()).containsText("+1.40 st");
     button("Undo").click();
     assertThat(page.getByTestId("pass").first()).containsText("+0.90 st");
@@ -375,6 +382,7 @@ class StoryTest {
     int before = pictures();
     page.keyboard().press("Enter");
     waitForPicture(before);
+    Bench.windowsAlone(page);
     tabTo("Tone");
     before = pictures();
     page.keyboard().press("Enter");
@@ -382,7 +390,7 @@ class StoryTest {
     tabTo("Exposure");
     page.keyboard().press("ArrowRight");
     page.keyboard().press("ArrowRight");
-    assertThat(saved()).hasText("Saved, revision 3");
+    assertThat(saved()).hasText("Saved, revision 4");
     page.keyboard().press("Control+z");
     assertThat(page.getByTestId("pass").nth(1)).containsText("Exposure 0.00 st");
     page.keyboard().press("Control+Shift+z");

@@ -10,10 +10,12 @@ import illuminar.core.filter.Guided;
 import illuminar.core.picture.MapRows;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
+import illuminar.core.picture.Raster;
 import illuminar.core.render.Below;
 import illuminar.core.render.Ready;
 import illuminar.core.render.Tile;
 import java.util.Arrays;
+import java.util.Optional;
 
 /**
  * Clears haze from the view, or adds mist.
@@ -21,7 +23,9 @@ import java.util.Arrays;
  * <p>Koschmieder's law: what is seen is object · t + airlight · (1 − t). The sky, which is no
  * object, is told apart and spared; the airlight is that of the haziest land, the transmission t
  * follows from the dark channel, refined along edges (He, Sun, Tang, "Single image haze removal
- * using dark channel prior", 2009; guided filter, 2010). All is looked at within the region alone.
+ * using dark channel prior", 2009; guided filter, 2010). Where the land is level, its rows tell the
+ * transmission better ({@link LevelGround}): pale land has no dark channel. All is looked at within
+ * the region alone.
  *
  * @param amount share of the haze that is taken out; below 0 mist is added, −1 to 1
  * @param guard how far the sky is spared, 0 to 1
@@ -59,6 +63,12 @@ public record ClearHaze(
   /** Share of the region that a small pixel needs to tell anything. */
   private static final float WHOLE = 0.5f;
 
+  /** The same where its colour is measured. */
+  private static final float ALL = 0.999f;
+
+  /** Share of the sky's dark channel from which on a place counts as sky. */
+  private static final float SKY = 0.85f;
+
   private static final float[] TO_SRGB = Space.WORK_TO_SRGB.floats();
   private static final float[] TO_WORK = Space.SRGB_TO_WORK.floats();
 
@@ -85,22 +95,64 @@ public record ClearHaze(
     }
     float[] dark = dark(c, region, w, h);
     float sky = sky(dark, region, w);
-    float[] air = air(c, dark, region, sky);
+    float[] air = air(c, dark, region, sky, w);
     Plane tone = Plane.of(w, h);
     Plane through = Plane.of(w, h);
     for (int i = 0; i < w * h; i++) {
       tone.data()[i] = Space.srgbLuminance(c[0][i], c[1][i], c[2][i]);
       float haze = 0;
       if (region[i] >= WHOLE) {
-        float least = Math.min(c[0][i] / air[0], Math.min(c[1][i] / air[1], c[2][i] / air[2]));
         haze =
-            Math.min(1, KEPT * least)
-                * (1 - (float) guard * Ease.between((dark[i] - 0.85f * sky) / (0.3f * sky)));
+            Math.min(1, KEPT * least(c, air, i))
+                * (1 - (float) guard * Ease.between((dark[i] - SKY * sky) / (0.3f * sky)));
       }
       through.data()[i] = 1 - haze;
     }
     Guided maps = Guided.of(tone, through, 2, 1e-4f);
-    return new Work(this, air, maps, below.analysis().fullWidth(), below.analysis().fullHeight());
+    return new Work(
+        this,
+        air,
+        maps,
+        land(c, air, region, horizon(dark, region, sky, w), below.raster()),
+        below.analysis().fullWidth(),
+        below.analysis().fullHeight());
+  }
+
+  /** The land as level ground, where its rows show it to be that. */
+  private static Optional<LevelGround> land(
+      float[][] c, float[] air, float[] region, int horizon, Raster raster) {
+    int w = raster.width();
+    double[] haze = new double[raster.height()];
+    int first = Math.max(0, horizon);
+    int end = first;
+    float[] row = new float[w];
+    for (int j = first; j < raster.height(); j++) {
+      int n = 0;
+      for (int i = j * w; i < (j + 1) * w; i++) {
+        if (region[i] >= ALL) {
+          row[n++] = least(c, air, i);
+        }
+      }
+      haze[j] = Double.NaN;
+      if (n >= LEAST_WIDTH) {
+        Arrays.sort(row, 0, n);
+        haze[j] = Math.min(1, row[n / DARK_PART]);
+        end = j + 1;
+      }
+    }
+    return LevelGround.of(
+        Arrays.copyOfRange(haze, first, end), raster.fullY(first), 1 / raster.scale());
+  }
+
+  /** Small pixels that a row needs to be told by. */
+  private static final int LEAST_WIDTH = 8;
+
+  /** A row's haze is that of its darkest pixels, all but one in so many being lighter. */
+  private static final int DARK_PART = 10;
+
+  /** Share of the airlight in the channel that has least of it. */
+  private static float least(float[][] c, float[] air, int i) {
+    return Math.min(c[0][i] / air[0], Math.min(c[1][i] / air[1], c[2][i] / air[2]));
   }
 
   /** A little haze stays, as the authors advise: without any, distance is lost. */
@@ -177,12 +229,55 @@ public record ClearHaze(
     return Math.max(0, Math.min(BINS - 1, (int) (BINS * Srgb.encode(light))));
   }
 
-  /** Colour of the air: mean of the haziest land. */
-  private static float[] air(float[][] c, float[] dark, float[] region, float sky) {
+  /**
+   * Colour of the air: the sky's at the horizon (Koschmieder's law), where there is a sky; else the
+   * mean of the haziest land.
+   */
+  private static float[] air(float[][] c, float[] dark, float[] region, float sky, int w) {
+    int horizon = horizon(dark, region, sky, w);
+    float[] air = new float[3];
+    int used = 0;
+    for (int i = Math.max(0, horizon - 1) * w; i < (horizon + 1) * w; i++) {
+      if (region[i] >= ALL && dark[i] >= SKY * sky) {
+        for (int k = 0; k < 3; k++) {
+          air[k] += c[k][i];
+        }
+        used++;
+      }
+    }
+    if (used == 0) {
+      return haziest(c, dark, region, sky);
+    }
+    for (int k = 0; k < 3; k++) {
+      air[k] = Math.max(0.02f, air[k] / used);
+    }
+    return air;
+  }
+
+  /** The lowest row that is mostly sky; −1 where there is none. */
+  private static int horizon(float[] dark, float[] region, float sky, int w) {
+    for (int row = dark.length / w - 1; row >= 0; row--) {
+      int all = 0;
+      int light = 0;
+      for (int i = row * w; i < (row + 1) * w; i++) {
+        if (region[i] >= ALL) {
+          all++;
+          light += dark[i] >= SKY * sky ? 1 : 0;
+        }
+      }
+      if (all >= LEAST_WIDTH && light > all / 2) {
+        return row;
+      }
+    }
+    return -1;
+  }
+
+  /** Mean colour of the haziest land. */
+  private static float[] haziest(float[][] c, float[] dark, float[] region, float sky) {
     float[] land = new float[region.length];
     int n = 0;
     for (int i = 0; i < region.length; i++) {
-      if (region[i] >= WHOLE && dark[i] < 0.85f * sky) {
+      if (region[i] >= WHOLE && dark[i] < SKY * sky) {
         land[n++] = dark[i];
       }
     }
@@ -194,7 +289,7 @@ public record ClearHaze(
     float[] air = new float[3];
     int used = 0;
     for (int i = 0; i < region.length; i++) {
-      if (region[i] >= WHOLE && dark[i] < 0.85f * sky && dark[i] >= least) {
+      if (region[i] >= WHOLE && dark[i] < SKY * sky && dark[i] >= least) {
         for (int k = 0; k < 3; k++) {
           air[k] += c[k][i];
         }
@@ -207,8 +302,29 @@ public record ClearHaze(
     return air;
   }
 
-  private record Work(ClearHaze pass, float[] air, Guided maps, int fullWidth, int fullHeight)
+  private record Work(
+      ClearHaze pass,
+      float[] air,
+      Guided maps,
+      Optional<LevelGround> land,
+      int fullWidth,
+      int fullHeight)
       implements Ready.OnLight {
+
+    /**
+     * Transmission of a pixel: as the level ground has it at its row, but never less than what lets
+     * its darkest channel through.
+     *
+     * @param found by the dark channel alone
+     * @param level of the row, 0 where there is none
+     */
+    private float through(float found, float level, float[] c) {
+      if (level <= 0) {
+        return found;
+      }
+      float least = Math.min(c[0] / air[0], Math.min(c[1] / air[1], c[2] / air[2]));
+      return Math.max(level, 1 - Math.max(0, least));
+    }
 
     @Override
     public void apply(Tile tile, Picture p) {
@@ -220,17 +336,19 @@ public record ClearHaze(
           MapRows.of(fullWidth, fullHeight, tile.raster(), maps.slope(), maps.offset());
       float[][] row = new float[2][w];
       float[] c = new float[3];
+      float[] level = new float[1];
       tile.each(
           p,
           j -> {
             rows[0].row(j, row[0], 0);
             rows[1].row(j, row[1], 0);
+            level[0] = land.map(l -> l.through(tile.raster().fullY(j))).orElse(0f);
           },
           (i, m) -> {
             int x = i % w;
             Matrix3.apply(TO_SRGB, p.r()[i], p.g()[i], p.b()[i], c);
             float tone = Space.srgbLuminance(c[0], c[1], c[2]);
-            clear(c, row[0][x] * tone + row[1][x]);
+            clear(c, through(row[0][x] * tone + row[1][x], level[0], c));
             Matrix3.apply(TO_WORK, c[0], c[1], c[2], c);
             p.r()[i] += (c[0] - p.r()[i]) * m;
             p.g()[i] += (c[1] - p.g()[i]) * m;
