@@ -17,6 +17,8 @@ import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
 import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
 
 /**
  * How far, and in which direction, the light on each surface of the anchor frame leans from
@@ -137,7 +139,7 @@ public record Casts(Plane red, Plane blue, Plane glow) {
     Arrays.fill(weight.data(), LESS_SURE);
     for (int i = 0; i < weight.data().length; i++) {
       float burning = Math.max(with.r()[i], Math.max(with.g()[i], with.b()[i]));
-      float most = Math.max(p.r()[i], Math.max(p.g()[i], p.b()[i]));
+      float most = most(p, i);
       float y =
           Space.srgbLuminance(own.r()[i] * white[0], own.g()[i] * white[1], own.b()[i] * white[2]);
       float light = r.luminance(p.r()[i], p.g()[i], p.b()[i]);
@@ -239,27 +241,61 @@ public record Casts(Plane red, Plane blue, Plane glow) {
   private static Plane[] bySurfaces(Analysis analysis) {
     Raster coarse = Raster.fitted(analysis.fullWidth(), analysis.fullHeight(), COARSE);
     Picture p = analysis.draw(analysis.frames().anchor(), coarse);
+    List<Picture> darker =
+        analysis.frames().ambient().stream()
+            .filter(f -> f.stops() < analysis.frames().anchorFrame().stops())
+            .sorted(Comparator.comparingDouble(Frame::stops).reversed())
+            .map(f -> analysis.draw(f.id(), coarse))
+            .toList();
+    float[] view =
+        analysis.panes().count() == 0
+            ? new float[coarse.pixels()]
+            : analysis.panes().draw(coarse, analysis.draw(analysis.panes().windowFrame(), coarse));
     LabPlanes lab = lab(p);
     Plane red = Plane.of(p.width(), p.height());
     Plane blue = Plane.of(p.width(), p.height());
     Plane known = Plane.of(p.width(), p.height());
     Plane light = bright(lab);
     for (int i = 0; i < known.data().length; i++) {
-      float most = Math.max(p.r()[i], Math.max(p.g()[i], p.b()[i]));
-      if (most > BURNT || lab.l()[i] < 25) {
+      if (view[i] > 0.02f) {
         continue;
       }
-      float chroma = (float) Math.hypot(lab.a()[i], lab.b()[i]);
-      red.data()[i] = bounded(lean(p.r()[i], p.g()[i]));
-      blue.data()[i] = bounded(lean(p.b()[i], p.g()[i]));
+      Picture shows = clear(p, darker, i);
+      Lab colour = shows == p ? new Lab(lab.l()[i], lab.a()[i], lab.b()[i]) : lab(shows, i);
+      if (most(shows, i) > BURNT || colour.l() < 25) {
+        continue;
+      }
+      red.data()[i] = bounded(lean(shows.r()[i], shows.g()[i]));
+      blue.data()[i] = bounded(lean(shows.b()[i], shows.g()[i]));
+      // what is burnt is light enough
+      float white =
+          shows == p ? Ease.between((lab.l()[i] / light.data()[i] - DULL) / (WHITE - DULL)) : 1;
       known.data()[i] =
-          Math.max(0, Math.min(1, (COLOURED - chroma) / (COLOURED - NEUTRAL)))
-              * Ease.between((lab.l()[i] / light.data()[i] - DULL) / (WHITE - DULL));
+          (float) Math.max(0, Math.min(1, (COLOURED - colour.chroma()) / (COLOURED - NEUTRAL)))
+              * white;
     }
     double wide = Math.max(p.width(), p.height());
     return new Plane[] {
       enlarged(spread(red, known, wide), analysis), enlarged(spread(blue, known, wide), analysis)
     };
+  }
+
+  /** The anchor's picture, or of the darker frames' the lightest that is not burnt at a pixel. */
+  private static Picture clear(Picture anchor, List<Picture> darker, int i) {
+    Picture shows = anchor;
+    for (int k = 0; k < darker.size() && most(shows, i) > BURNT; k++) {
+      shows = darker.get(k);
+    }
+    return shows;
+  }
+
+  private static float most(Picture p, int i) {
+    return Math.max(p.r()[i], Math.max(p.g()[i], p.b()[i]));
+  }
+
+  private static Lab lab(Picture p, int i) {
+    double[] work = Space.SRGB_TO_WORK.apply(p.r()[i], p.g()[i], p.b()[i]);
+    return Lab.ofWork(work[0], work[1], work[2]);
   }
 
   /** Long edge of the grid on which surfaces are looked at: light changes slowly. */
