@@ -63,7 +63,17 @@ interface Ask {
   edition?: number;
 }
 
-export async function ask<T>(path: string, { method = "GET", body, edition }: Ask = {}): Promise<T> {
+export async function ask<T>(path: string, how: Ask = {}): Promise<T> {
+  const answer = await answered(path, how);
+  return answer.status === 204 ? (undefined as T) : ((await answer.json()) as T);
+}
+
+/** Asks for a picture; gives an address for it that is good until the page is left. */
+export async function askPicture(path: string, how: Ask = {}): Promise<string> {
+  return URL.createObjectURL(await (await answered(path, how)).blob());
+}
+
+async function answered(path: string, { method = "GET", body, edition }: Ask): Promise<Response> {
   const headers: Record<string, string> = {};
   if (body !== undefined) headers["Content-Type"] = "application/json";
   if (method !== "GET") headers["X-XSRF-TOKEN"] = token();
@@ -82,5 +92,5 @@ export async function ask<T>(path: string, { method = "GET", body, edition }: As
     const problem = await answer.json().catch(() => ({}));
     throw new Refused(answer.status, problem.detail ?? `The server answered ${answer.status}.`);
   }
-  return answer.status === 204 ? (undefined as T) : ((await answer.json()) as T);
+  return answer;
 }

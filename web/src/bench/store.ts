@@ -94,6 +94,8 @@ export interface BenchState {
   reference: string;
   /** Whether the balance board is open. */
   board: boolean;
+  /** Whether what haze lets through is shown. */
+  transmission: boolean;
   /** What the light on the surfaces is shown by, where its casts are shown. */
   casts?: { source: "FLASH" | "SURFACES"; flash: string };
   readings: ProbeReading[];
@@ -140,6 +142,7 @@ const start: BenchState = {
   readings: [],
   alone: "",
   before: "",
+  transmission: false,
   moving: false,
   pass: "",
   region: "",

@@ -1,7 +1,7 @@
-import { Box, Typography } from "@mui/material";
 import { StageButton } from "../recipe/StageButton";
 import { toldBy } from "../regions/found";
-import { geometry, put, useBench } from "../store";
+import { MapOver } from "../stage/MapOver";
+import { put, useBench } from "../store";
 
 /** Switches the picture of casts on and off. */
 export function CastMapButton() {
@@ -31,33 +31,17 @@ export function CastMap() {
 }
 
 function Shown() {
-  const s = useBench();
-  if (!s.casts || !s.sheet) return null;
-  const g = geometry(s);
-  const query = new URLSearchParams({ source: s.casts.source, flash: s.casts.flash });
+  const casts = useBench((s) => s.casts!);
+  const view = useBench((s) => s.sheet!.id);
+  const query = new URLSearchParams({ source: casts.source, flash: casts.flash });
   return (
-    <>
-      <img
-        src={`/api/views/${s.sheet.id}/casts?${query}`}
-        alt="Cast map"
-        draggable={false}
-        onError={() => put({ casts: undefined, problem: "The casts of this view cannot be told so." })}
-        style={{
-          position: "absolute",
-          left: g.ox,
-          top: g.oy,
-          width: g.w * g.scale,
-          height: g.h * g.scale,
-          pointerEvents: "none",
-        }}
-      />
-      <Box sx={{ position: "absolute", left: 12, bottom: 12, bgcolor: "#fafafa", px: 1, py: 0.5 }}>
-        <Typography variant="caption">
-          The light on each surface, told by{" "}
-          {s.casts.source === "FLASH" ? "the flash" : "near-neutral surfaces"}; twice as strong as it is. Grey
-          is neutral.
-        </Typography>
-      </Box>
-    </>
+    <MapOver
+      src={`/api/views/${view}/casts?${query}`}
+      alt="Cast map"
+      onError={() => put({ casts: undefined, problem: "The casts of this view cannot be told so." })}
+    >
+      The light on each surface, told by {casts.source === "FLASH" ? "the flash" : "near-neutral surfaces"};
+      twice as strong as it is. Grey is neutral.
+    </MapOver>
   );
 }

@@ -5,6 +5,7 @@ import { look } from "../../theme";
 import { useShallow } from "zustand/react/shallow";
 import { addPass, addRegion, newPart, useBench, type BenchState } from "../store";
 import { bytes, carefulValues, frameName } from "../words";
+import { TransmissionButton } from "../air/Transmission";
 import { BoardButton } from "../balance/Board";
 import { CastMapButton } from "../balance/CastMap";
 import { toldBy } from "../regions/found";
@@ -170,6 +171,7 @@ export function RecipePanel() {
             <StageButtons>
               <Propose stage={stage.name} />
               {stage.name === "Colour" && <CastMapButton />}
+              {stage.name === "Air" && <TransmissionButton />}
               {stage.name === "Balance" && <BoardButton />}
               {kinds
                 .filter((k) => k.frames.length < 2)

@@ -1,3 +1,4 @@
+import { Transmission } from "../air/Transmission";
 import { CastMap } from "../balance/CastMap";
 import { WatchMarks } from "../watch/Watch";
 import { Box } from "@mui/material";
@@ -143,6 +144,7 @@ export function Stage() {
     >
       <canvas ref={canvas} style={{ display: "block", position: "absolute", inset: 0 }} />
       <CastMap />
+      <Transmission />
       <Handles />
       <WatchMarks />
       {tool === "brush" && cursor && !space && (

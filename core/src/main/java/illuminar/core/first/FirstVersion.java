@@ -8,6 +8,7 @@ import illuminar.core.render.Renderer;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /**
  * What the product makes of a view by itself: ground, windows, lamps, tone, casts and balance, in
@@ -18,10 +19,14 @@ public final class FirstVersion {
 
   static {
     STAGES.put("Windows", List.of(new WindowsProposer(), new LampsProposer()));
+    STAGES.put("Lights", List.of(new GlowProposer()));
     STAGES.put("Tone", List.of(new ToneProposer()));
     STAGES.put("Colour", List.of(new CastsProposer()));
     STAGES.put("Balance", List.of(new BalanceProposer()));
   }
+
+  /** Stages whose proposals are a matter of taste, and come only when they are asked for. */
+  private static final Set<String> WHEN_ASKED = Set.of("Lights");
 
   private FirstVersion() {}
 
@@ -46,7 +51,9 @@ public final class FirstVersion {
   public static Recipe of(Renderer renderer) {
     Recipe recipe = ground(renderer.analysis().frames());
     for (String stage : STAGES.keySet()) {
-      recipe = propose(stage, recipe, renderer).recipe();
+      if (!WHEN_ASKED.contains(stage)) {
+        recipe = propose(stage, recipe, renderer).recipe();
+      }
     }
     return recipe;
   }

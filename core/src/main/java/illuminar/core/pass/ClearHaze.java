@@ -309,7 +309,33 @@ public record ClearHaze(
       Optional<LevelGround> land,
       int fullWidth,
       int fullHeight)
-      implements Ready.OnLight {
+      implements Ready.OnLight, Ready.Telling {
+
+    /** Transmission. */
+    @Override
+    public Plane told(Picture below, Raster raster) {
+      MapRows[] rows = MapRows.of(fullWidth, fullHeight, raster, maps.slope(), maps.offset());
+      int w = raster.width();
+      float[][] row = new float[2][w];
+      float[] c = new float[3];
+      Plane out = Plane.of(w, raster.height());
+      for (int i = 0; i < out.data().length; i++) {
+        if (i % w == 0) {
+          rows[0].row(i / w, row[0], 0);
+          rows[1].row(i / w, row[1], 0);
+        }
+        Matrix3.apply(TO_SRGB, below.r()[i], below.g()[i], below.b()[i], c);
+        float found = row[0][i % w] * Space.srgbLuminance(c[0], c[1], c[2]) + row[1][i % w];
+        float t = through(found, level(raster, i / w), c);
+        out.data()[i] = Math.max(0, Math.min(1, t));
+      }
+      return out;
+    }
+
+    /** Transmission of level ground at a row; 0 where there is none. */
+    private float level(Raster raster, int row) {
+      return land.map(l -> l.through(raster.fullY(row))).orElse(0f);
+    }
 
     /**
      * Transmission of a pixel: as the level ground has it at its row, but never less than what lets
@@ -342,7 +368,7 @@ public record ClearHaze(
           j -> {
             rows[0].row(j, row[0], 0);
             rows[1].row(j, row[1], 0);
-            level[0] = land.map(l -> l.through(tile.raster().fullY(j))).orElse(0f);
+            level[0] = level(tile.raster(), j);
           },
           (i, m) -> {
             int x = i % w;

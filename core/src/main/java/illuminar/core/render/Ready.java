@@ -1,6 +1,8 @@
 package illuminar.core.render;
 
 import illuminar.core.picture.Picture;
+import illuminar.core.picture.Plane;
+import illuminar.core.picture.Raster;
 
 /**
  * A pass with everything computed that has to see far, ready to work on tiles. Safe for many
@@ -31,6 +33,16 @@ public sealed interface Ready {
      * @param picture linear BT.2020; modified
      */
     void apply(Tile tile, Picture picture);
+  }
+
+  /** A pass that finds out something about the picture below it that is worth looking at. */
+  interface Telling {
+    /**
+     * What it found at each pixel, 0 to 1.
+     *
+     * @param below the picture below the pass at the raster; not modified
+     */
+    Plane told(Picture below, Raster raster);
   }
 
   /** A pass that only brightens and darkens, by one gain for all channels. */

@@ -7,6 +7,7 @@ import illuminar.core.measure.Reading;
 import illuminar.core.pass.Pass;
 import illuminar.core.picture.Bands;
 import illuminar.core.picture.Picture;
+import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.region.Look;
@@ -228,6 +229,31 @@ public final class Renderer {
     return masks
         .share(alone, wide, seen)
         .part(raster.x() - wide.x(), raster.y() - wide.y(), raster.width(), raster.height());
+  }
+
+  /**
+   * What a pass found out about the picture below it, 0 to 1; less than 0 where it does not work.
+   *
+   * @throws IllegalArgumentException if the recipe has no such pass, or it tells nothing
+   */
+  public Plane told(Recipe recipe, String pass, Raster raster) {
+    Plan plan = plan(recipe, last);
+    for (int k = 0; k < plan.steps().size(); k++) {
+      Step step = plan.steps().get(k);
+      if (step.of(pass) && step.ready() instanceof Ready.Telling telling) {
+        Run run = run(raster);
+        Developing below =
+            run.over(
+                plan.steps().subList(0, k), Developing.of(ground(plan.ground(), raster)), raster);
+        float[] share = masks.share(step.areas(), raster, below).copy();
+        Plane told = telling.told(below.settled(), raster);
+        for (int i = 0; i < share.length; i++) {
+          told.data()[i] = share[i] > 0.5f ? told.data()[i] : -1;
+        }
+        return told;
+      }
+    }
+    throw new IllegalArgumentException("the pass " + pass + " is off or tells nothing");
   }
 
   /** One frame at a raster as the camera rendered it, linear BT.2020. A new picture. */

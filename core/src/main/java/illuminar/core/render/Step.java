@@ -29,6 +29,10 @@ final class Step {
     return pass.equals(otherPass) && areas.equals(otherAreas) && strength == (float) otherStrength;
   }
 
+  boolean of(String id) {
+    return pass.id().equals(id);
+  }
+
   /** The regions that limit it; none where it works everywhere. */
   List<Area> areas() {
     return areas;

@@ -5,6 +5,8 @@ import illuminar.core.first.FirstVersion;
 import illuminar.core.first.Proposal;
 import illuminar.core.ground.Ground;
 import illuminar.core.ground.MovingThings;
+import illuminar.core.picture.Plane;
+import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.render.Renderer;
 import illuminar.core.render.Trim;
@@ -122,6 +124,35 @@ class JudgeController {
           String recipe) {
     Proposal made = FirstVersion.propose(stage, json.read(recipe), renderer(member, id));
     return json.write(new Proposed(made.recipe(), made.said()));
+  }
+
+  /**
+   * How much haze lets through, as a clear-haze pass found it: white all, clear where it is off.
+   */
+  @PostMapping(value = "/transmission/{pass}", produces = MediaType.IMAGE_PNG_VALUE)
+  byte[] transmission(
+      @AuthenticationPrincipal Member member,
+      @PathVariable UUID id,
+      @PathVariable String pass,
+      @io.swagger.v3.oas.annotations.parameters.RequestBody(
+              content = @Content(schema = @Schema(ref = "#/components/schemas/Recipe")))
+          @RequestBody
+          String recipe)
+      throws IOException {
+    Renderer renderer = renderer(member, id);
+    Raster raster = renderer.analysis().raster();
+    Plane told = renderer.told(json.read(recipe), pass, raster);
+    BufferedImage image =
+        new BufferedImage(raster.width(), raster.height(), BufferedImage.TYPE_INT_ARGB);
+    for (int i = 0; i < told.data().length; i++) {
+      float t = told.data()[i];
+      int code = Math.round(255 * Math.max(0, t));
+      int grey = code << 16 | code << 8 | code;
+      image.setRGB(i % raster.width(), i / raster.width(), t < 0 ? 0 : 0xff000000 | grey);
+    }
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    ImageIO.write(image, "png", out);
+    return out.toByteArray();
   }
 
   /** A region without the parts and strokes that make no difference. */

@@ -1,0 +1,166 @@
+package illuminar.journeys;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.MethodOrderer;
+import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestMethodOrder;
+
+/** Proposals, tone, colour, air and detail on a small view. */
+@TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+class TonesTest {
+  private static Bench bench;
+  private static Page page;
+
+  @BeforeAll
+  static void begin() {
+    bench = new Bench("tones_test", "Instrument room");
+    page = bench.page;
+  }
+
+  @AfterAll
+  static void end() {
+    bench.close();
+  }
+
+  private static Locator passes(String kind) {
+    return page.locator("[data-testid=pass][data-kind=" + kind + "]");
+  }
+
+  private static void blur() {
+    page.evaluate("() => document.activeElement?.blur()");
+  }
+
+  /** From card to balanced without a click; each pass says why, and can be proposed again. */
+  @Test
+  @Order(1)
+  void theFirstVersionIsCompleteAndAStageCanBeProposedAnew() {
+    assertThat(passes("bring-frame")).hasCount(1);
+    assertThat(passes("tone")).hasCount(1);
+    passes("tone").first().click(new Locator.ClickOptions().setPosition(30, 12));
+    assertThat(page.getByText(Pattern.compile("so exposure"))).isVisible();
+    bench.waitForPicture(() -> bench.button("Remove this pass").click());
+    assertThat(passes("tone")).hasCount(0);
+    bench.waitForPicture(() -> bench.button("Propose for Tone").click());
+    assertThat(passes("tone")).hasCount(1);
+    bench.undo();
+    assertThat(passes("tone")).hasCount(0);
+    bench.undo();
+    assertThat(passes("tone")).hasCount(1);
+    Bench.windowsAlone(page);
+  }
+
+  /** For a view without them: the windows in one step. */
+  @Test
+  @Order(2)
+  void windowsComeInOneStep() {
+    passes("bring-frame").first().click(new Locator.ClickOptions().setPosition(30, 12));
+    bench.waitForPicture(() -> bench.button("Remove this pass").click());
+    assertThat(passes("bring-frame")).hasCount(0);
+    bench.waitForPicture(() -> bench.button("Propose for Windows").click());
+    assertThat(passes("bring-frame")).hasCount(1);
+    assertThat(passes("bring-frame").first()).containsText("Window panes");
+  }
+
+  @Test
+  @Order(3)
+  void theWhitePointShowsWhatBurnsWhileItMoves() {
+    bench.waitForPicture(() -> bench.button("White and black point").click());
+    Locator white =
+        page.getByRole(
+            AriaRole.SLIDER, new Page.GetByRoleOptions().setName("White point").setExact(true));
+    white.focus();
+    bench.waitForPicture(() -> page.keyboard().press("Shift+ArrowLeft"));
+    assertThat(passes("levels").first()).containsText("White at 95 %");
+    bench.set("Gamma", "1.2");
+    assertThat(passes("levels").first()).containsText("gamma +1.2");
+  }
+
+  @Test
+  @Order(4)
+  void aCurveIsBentByKeysAndByMouseAndSurvivesReload() {
+    bench.waitForPicture(() -> bench.button("Curve").click());
+    Locator point =
+        page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Curve point 2"));
+    point.focus();
+    bench.waitForPicture(() -> page.keyboard().press("ArrowDown"));
+    assertThat(point).hasAttribute("aria-valuetext", Pattern.compile(".*becomes −5\\.1.*"));
+    page.getByLabel("Curve in stops").click(new Locator.ClickOptions().setPosition(240, 30));
+    assertThat(
+            page.getByRole(
+                AriaRole.SLIDER,
+                new Page.GetByRoleOptions().setName(Pattern.compile("^Curve point"))))
+        .hasCount(5);
+    assertThat(bench.saved()).containsText("Saved");
+    page.reload();
+    page.waitForFunction("() => Number(document.documentElement.dataset.pictures ?? 0) > 0");
+    passes("curve").first().click(new Locator.ClickOptions().setPosition(30, 12));
+    assertThat(
+            page.getByRole(
+                AriaRole.SLIDER,
+                new Page.GetByRoleOptions().setName(Pattern.compile("^Curve point"))))
+        .hasCount(5);
+    bench.undo();
+    assertThat(
+            page.getByRole(
+                AriaRole.SLIDER,
+                new Page.GetByRoleOptions().setName(Pattern.compile("^Curve point"))))
+        .hasCount(4);
+  }
+
+  @Test
+  @Order(5)
+  void aStageAndAPassAreSeenWithoutForAsLongAsAKeyIsHeld() {
+    Locator stage = page.getByLabel("Hold: before the stage Tone");
+    stage.focus();
+    page.keyboard().down("Space");
+    assertThat(page.getByText("Before: without Tone")).isVisible();
+    page.keyboard().up("Space");
+    assertThat(page.getByText("Before: without Tone")).isHidden();
+  }
+
+  @Test
+  @Order(6)
+  void fillHueWashAndDetailAreAddedWithCarefulValues() {
+    bench.waitForPicture(() -> bench.button("Fill").click());
+    assertThat(passes("fill").first()).containsText("darker than −3.50 st by +40");
+    bench.waitForPicture(() -> bench.button("Hue band").click());
+    assertThat(passes("hue-band").first()).containsText("saturation 60 %");
+    blur();
+    bench.waitForPicture(() -> bench.button("Wash").click());
+    assertThat(passes("wash").first()).containsText("Wash Window panes");
+    bench.waitForPicture(() -> bench.button("Detail").click());
+    bench.waitForPicture(() -> bench.set("Local contrast", "-40"));
+    assertThat(passes("detail").first()).containsText("Local contrast −40");
+  }
+
+  @Test
+  @Order(7)
+  void hazeShowsWhatItLetsThrough() {
+    bench.waitForPicture(() -> bench.button("Clear haze").click());
+    bench.button("Transmission").click();
+    assertThat(page.getByAltText("Transmission")).isVisible();
+    bench.button("Transmission").click();
+    assertThat(page.getByAltText("Transmission")).hasCount(0);
+  }
+
+  /** One ellipse to a lamp; where none is found, the stage says so. */
+  @Test
+  @Order(8)
+  void lampsGetAGlowOrAReasonWhyNot() {
+    int regions = page.getByLabel(Pattern.compile("^Region ")).count();
+    bench.button("Propose for Lights").click();
+    assertThat(
+            passes("glow").or(bench.stage("Lights").getByText(Pattern.compile("No lamp is found"))))
+        .isVisible();
+    org.assertj.core.api.Assertions.assertThat(page.getByLabel(Pattern.compile("^Region ")).count())
+        .isGreaterThanOrEqualTo(regions);
+  }
+}
