@@ -130,7 +130,7 @@ class TonesTest {
   @Order(6)
   void fillHueWashAndDetailAreAddedWithCarefulValues() {
     bench.waitForPicture(() -> bench.button("Fill").click());
-    assertThat(passes("fill").first()).containsText("darker than −3.50 st by +40");
+    assertThat(passes("fill").first()).containsText("darker than −3.5 st by +40");
     bench.waitForPicture(() -> bench.button("Hue band").click());
     assertThat(passes("hue-band").first()).containsText("saturation 60 %");
     blur();
