@@ -39,6 +39,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.BiFunction;
 import org.bytedeco.opencv.opencv_core.MatVector;
 
 /**
@@ -69,7 +70,12 @@ public final class Benchmark {
     peak(demo);
     List<LineUp.Placed> placed = demo.linedUp();
     Analysis analysis = demo.analysis(placed);
-    control(analysis);
+    control(analysis, Benchmark::busy, "control moves, 24 MP, 12 passes, 8 regions, server p95");
+    control(
+        analysis,
+        Mixed::recipe,
+        "control moves, 24 MP, 12 passes and 8 regions of mixed kinds, server p95");
+    strokes(analysis);
     beside(demo, analysis);
     keep();
   }
@@ -157,19 +163,21 @@ public final class Benchmark {
         new Ground.EvenBlend(List.of("f0", "f1", "f2", "f3", "f4"), 0.1, "f2"), regions, passes);
   }
 
-  private static Pass pass(String id, Move move, String region, Gate gate) {
+  static Pass pass(String id, Move move, String region, Gate gate) {
     return new Pass(id, true, move, new Where(region, false), gate, 0.9, "");
   }
 
   /** A control moves: render, to codes, to JPEG; the fitted preview at 1280×800. */
-  private static void control(Analysis analysis) throws Exception {
+  private static void control(
+      Analysis analysis, BiFunction<Double, Integer, Recipe> recipes, String work)
+      throws Exception {
     Renderer renderer = new Renderer(analysis, new RenderCache(600_000_000));
     Raster raster = Raster.fitted(6000, 4000, 808);
     double[] ms = new double[20 * PASSES];
     for (int round = -2 * ms.length; round < ms.length; round++) {
       int moved = Math.floorMod(round / 20, PASSES);
       long start = System.nanoTime();
-      Picture p = renderer.picture(busy(0.002 * (round + 600), moved), raster);
+      Picture p = renderer.picture(recipes.apply(0.002 * (round + 600), moved), raster);
       ScreenJpeg.strips(p, 0.9);
       Histogram.of(p);
       if (round >= 0) {
@@ -178,13 +186,33 @@ public final class Benchmark {
     }
     Arrays.sort(ms);
     System.out.printf("control median %.1f ms%n", ms[ms.length / 2]);
+    add(new Row(work, ms[(int) (ms.length * 0.95)], 0, "ms", 40, false));
+  }
+
+  /** A stroke grows point by point in a region of many: its mask and the picture at each point. */
+  private static void strokes(Analysis analysis) throws Exception {
+    Renderer renderer = new Renderer(analysis, new RenderCache(600_000_000));
+    Raster raster = Raster.fitted(6000, 4000, 808);
+    double[] ms = new double[120];
+    for (int round = -60; round < ms.length; round++) {
+      Recipe recipe = Mixed.painted(40, Math.floorMod(round, 60) + 2);
+      long start = System.nanoTime();
+      renderer.region(recipe, "brush", raster).copy();
+      Picture p = renderer.picture(recipe, raster);
+      ScreenJpeg.strips(p, 0.9);
+      if (round >= 0) {
+        ms[round] = (System.nanoTime() - start) / 1e6;
+      }
+    }
+    Arrays.sort(ms);
+    System.out.printf("stroke median %.1f ms%n", ms[ms.length / 2]);
     add(
         new Row(
-            "control moves, 24 MP, 12 passes, 8 regions, server p95",
+            "a stroke grows, 24 MP, edge-stopping, 40 strokes, 12 passes, server p95",
             ms[(int) (ms.length * 0.95)],
             0,
             "ms",
-            40,
+            50,
             false));
   }
 

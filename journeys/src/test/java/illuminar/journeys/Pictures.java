@@ -55,6 +55,7 @@ public final class Pictures {
     contacts();
     bench();
     table();
+    dormer();
     board();
     link("Fennick Weather House").click();
     page.waitForURL(Pattern.compile("/shoots/[0-9a-f-]+$"));
@@ -108,6 +109,38 @@ public final class Pictures {
     window.click(new Locator.ClickOptions().setPosition(30, 12));
     rest();
     keep("bench-windows");
+    page.evaluate("() => document.activeElement.blur()");
+    page.keyboard().down("b");
+    rest();
+    keep("bench-windows-before");
+    page.keyboard().up("b");
+  }
+
+  /** The Dormer room: a curve over the tones, and the haze of its view. */
+  private void dormer() {
+    link("Fennick Weather House").click();
+    picture(() -> page.getByLabel("Open Dormer room").click());
+    page.evaluate("() => document.getElementById('stage-5').scrollIntoView()");
+    picture(() -> button("Curve").click());
+    page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Curve point 2")).focus();
+    for (int k = 0; k < 6; k++) {
+      page.keyboard().press("ArrowDown");
+    }
+    rest();
+    page.mouse().move(5, 5);
+    keep("bench-tone");
+    button("Region Window panes").click();
+    picture(() -> button("Clear haze").click());
+    page.getByLabel("Amount, number").last().fill("80");
+    picture(() -> page.keyboard().press("Enter"));
+    page.getByLabel("Leave the region").click();
+    button("Transmission").click();
+    page.getByAltText("Transmission").waitFor();
+    page.evaluate("() => document.getElementById('stage-7').scrollIntoView()");
+    page.mouse().move(5, 5);
+    rest();
+    keep("air");
+    button("Transmission").click();
   }
 
   /** The Long table room: a region of several kinds of part, then the lights taken apart. */
@@ -146,7 +179,7 @@ public final class Pictures {
     rest();
     keep("bench-watch");
     page.keyboard().press("h");
-    picture(() -> button("Clear casts").click());
+    page.evaluate("() => document.getElementById('stage-6').scrollIntoView()");
     button("Cast map").click();
     page.getByAltText("Cast map").waitFor();
     page.mouse().move(5, 5);
