@@ -6,7 +6,7 @@ import { propose, useBench } from "../store";
 import { StageButton } from "./StageButton";
 
 /** Lets the product propose passes for a stage; each says why it is there. */
-export function Propose({ stage }: { stage: string }) {
+export function Propose({ stage, name }: { stage: string; name?: string }) {
   const view = useBench((s) => s.sheet?.id);
   const [said, setSaid] = useState("");
   const [busy, setBusy] = useState(false);
@@ -29,8 +29,8 @@ export function Propose({ stage }: { stage: string }) {
   };
   return (
     <>
-      <StageButton onClick={() => !busy && void start()} label={`Propose for ${stage}`}>
-        {busy ? "Looking …" : "Propose"}
+      <StageButton onClick={() => !busy && void start()} label={name ?? `Propose for ${stage}`}>
+        {busy ? "Looking …" : (name ?? "Propose")}
       </StageButton>
       {said && (
         <Typography variant="caption" component="div" role="status" sx={{ width: "100%" }}>

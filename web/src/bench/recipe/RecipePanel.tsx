@@ -170,6 +170,7 @@ export function RecipePanel() {
             {stage.name === "Lights" && <Lights />}
             <StageButtons>
               <Propose stage={stage.name} />
+              {stage.name === "Tone" && <Propose stage="Low-contrast start" name="Low-contrast start" />}
               {stage.name === "Colour" && <CastMapButton />}
               {stage.name === "Air" && <TransmissionButton />}
               {stage.name === "Balance" && <BoardButton />}

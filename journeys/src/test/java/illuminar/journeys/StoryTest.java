@@ -232,7 +232,7 @@ class StoryTest {
     page.getByLabel("Contrast, number").fill("12");
     page.keyboard().press("Enter");
     assertThat(page.getByTestId("pass").nth(1))
-        .containsText("contrast +12, highlights −30, shadows +25");
+        .containsText("contrast +12, highlights −30, midtones 0, shadows +25");
     page.waitForFunction(
         "() => document.querySelector('[data-testid=saved]').textContent.startsWith('Saved')");
     assertThat(brightness(0.5, 0.2)).isGreaterThan(before + 5);
@@ -251,7 +251,7 @@ class StoryTest {
     assertThat(saved()).hasText(revision);
     assertThat(page.getByTestId("pass")).hasCount(2);
     assertThat(page.getByTestId("pass").nth(1))
-        .containsText("contrast +12, highlights −30, shadows +25");
+        .containsText("contrast +12, highlights −30, midtones 0, shadows +25");
     button("Undo").click();
     page.waitForFunction(
         "r => !document.querySelector('[data-testid=saved]').textContent.includes(r)", revision);

@@ -1,5 +1,6 @@
 package illuminar.core.first;
 
+import illuminar.core.pass.Catalogue;
 import illuminar.core.pass.Gate;
 import illuminar.core.pass.Move;
 import illuminar.core.pass.Pass;
@@ -36,6 +37,18 @@ final class Draft {
   /** Adds a pass where it belongs in the order of work. */
   void pass(String id, Move move, Where where, double strength, String why) {
     recipe = recipe.with(new Pass(free(id), true, move, where, Gate.ALL, strength, why));
+  }
+
+  /** Adds a pass on the whole picture before all others of its kind. */
+  void passFirst(String id, Move move, String why) {
+    Pass pass = new Pass(free(id), true, move, Where.EVERYWHERE, Gate.ALL, 1, why);
+    List<Pass> all = new ArrayList<>(recipe.passes());
+    int at = 0;
+    while (at < all.size() && Catalogue.rank(all.get(at).move()) < Catalogue.rank(move)) {
+      at++;
+    }
+    all.add(at, pass);
+    recipe = recipe.withPasses(all);
   }
 
   private String free(String id) {

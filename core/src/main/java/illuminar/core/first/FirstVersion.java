@@ -15,18 +15,22 @@ import java.util.Set;
  * the order of work. Every pass is an ordinary one and says why it is there.
  */
 public final class FirstVersion {
+  /** What is proposed under this name belongs to the stage Tone. */
+  public static final String LOW_CONTRAST = "Low-contrast start";
+
   private static final Map<String, List<Proposer>> STAGES = new LinkedHashMap<>();
 
   static {
     STAGES.put("Windows", List.of(new WindowsProposer(), new LampsProposer()));
     STAGES.put("Lights", List.of(new GlowProposer()));
+    STAGES.put(LOW_CONTRAST, List.of(new LowContrastProposer()));
     STAGES.put("Tone", List.of(new ToneProposer()));
     STAGES.put("Colour", List.of(new CastsProposer()));
     STAGES.put("Balance", List.of(new BalanceProposer()));
   }
 
   /** Stages whose proposals are a matter of taste, and come only when they are asked for. */
-  private static final Set<String> WHEN_ASKED = Set.of("Lights");
+  private static final Set<String> WHEN_ASKED = Set.of("Lights", LOW_CONTRAST);
 
   private FirstVersion() {}
 

@@ -12,10 +12,21 @@ import illuminar.core.picture.Plane;
  *
  * @param value local contrast, about −3 to 3
  * @param trust 0 where burnt, black or flat, else up to 1
+ * @param apart the same with what lies beside burnt pixels left out
+ * @param burnt share of burnt pixels
  * @param bits 1 above the median, 0 below, −1 too near to it (Ward 2003)
  */
-record Features(Plane value, Plane trust, byte[] bits) {
+record Features(Plane value, Plane trust, Plane apart, double burnt, byte[] bits) {
   private static final float FLAT = 0.012f;
+
+  /**
+   * Share of the long edge about burnt pixels that is not trusted: an edge beside them lies farther
+   * out the brighter the frame is.
+   */
+  private static final float BLOOM = 1 / 150f;
+
+  /** Difference in burnt shares below which two frames are of one exposure. */
+  private static final double ALIKE = 0.004;
 
   /** Of a frame halved {@code power} times. */
   static Features of(Pyramid pixels, int power) {
@@ -38,16 +49,31 @@ record Features(Plane value, Plane trust, byte[] bits) {
       bad.data()[i] = most > 0.95f ? 1 : 0;
     }
     Plane spread = Box.mean(square, radius);
+    double burnt = 0;
+    for (float b : bad.data()) {
+      burnt += b / n;
+    }
     Plane near = Box.mean(bad, 1);
+    int beside = Math.max(1, Math.round(Math.max(p.width(), p.height()) * BLOOM));
+    Plane wide = Box.mean(bad, beside);
     byte[] bits = new byte[n];
     for (int i = 0; i < n; i++) {
       float s = (float) Math.sqrt(spread.data()[i]);
       square.data()[i] = (grey.data()[i] - mean.data()[i]) / (s + FLAT);
-      bad.data()[i] = near.data()[i] > 0 ? 0 : s / (s + FLAT);
+      float trust = s / (s + FLAT);
+      bad.data()[i] = near.data()[i] > 0 ? 0 : trust;
+      wide.data()[i] = wide.data()[i] > 0 ? 0 : trust;
       float d = grey.data()[i] - median;
       bits[i] = (byte) (Math.abs(d) < 0.016f ? -1 : d > 0 ? 1 : 0);
     }
-    return new Features(square, bad, bits);
+    return new Features(square, bad, wide, burnt, bits);
+  }
+
+  /** These, as far as they can be trusted beside those of another frame. */
+  Features beside(Features other) {
+    return Math.abs(burnt - other.burnt) < ALIKE
+        ? this
+        : new Features(value, apart, apart, burnt, bits);
   }
 
   /** The middle of values in [0, 1], to 1/4096. */

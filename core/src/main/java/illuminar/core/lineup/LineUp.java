@@ -181,7 +181,9 @@ public final class LineUp {
   private static Placed fine(
       Features[] a, Features[] b, Similarity start, double[] units, int level) {
     double unit = units[level];
-    Fit fit = Fit.run(a[level], b[level], start.sized(unit), level == LEVELS - 1 ? 6 : 12);
+    Features one = a[level].beside(b[level]);
+    Features other = b[level].beside(a[level]);
+    Fit fit = Fit.run(one, other, start.sized(unit), level == LEVELS - 1 ? 6 : 12);
     boolean sure =
         fit.shared() > 0.004
             && Double.isFinite(fit.spread())

@@ -94,6 +94,23 @@ class FirstVersionTest {
     }
   }
 
+  /** CRAFT: a low-contrast starting rendition squeezes the histogram; it lies under other tones. */
+  @Test
+  void aLowContrastStartComesFirstAndOnce() {
+    Renderer renderer = renderer(ROOM);
+    Recipe toned =
+        FirstVersion.propose("Tone", FirstVersion.ground(ROOM.frames()), renderer).recipe();
+    Recipe low = FirstVersion.propose(FirstVersion.LOW_CONTRAST, toned, renderer).recipe();
+    assertThat(((Tone) low.passes().get(0).move()).contrast()).isNegative();
+    assertThat(low.passes()).hasSize(toned.passes().size() + 1);
+    assertThat(FirstVersion.propose(FirstVersion.LOW_CONTRAST, low, renderer).recipe())
+        .isEqualTo(low);
+    float[] before = Seen.of(toned, renderer).tones();
+    float[] after = Seen.of(low, renderer).tones();
+    int n = before.length;
+    assertThat(after[n * 9 / 10] - after[n / 10]).isLessThan(before[n * 9 / 10] - before[n / 10]);
+  }
+
   @Test
   void whereNothingIsProposedItSaysWhy() {
     Renderer renderer = renderer(ROOM);

@@ -1,0 +1,21 @@
+package illuminar.core.first;
+
+import illuminar.core.pass.Tone;
+import illuminar.core.recipe.Recipe;
+import illuminar.core.render.Renderer;
+
+/** A low-contrast starting rendition under all other tones (common practice, no source). */
+final class LowContrastProposer implements Proposer {
+  private static final Tone SQUEEZED = new Tone(0, -45, -25, 20);
+
+  @Override
+  public Proposal propose(Recipe recipe, Renderer renderer) {
+    if (recipe.passes().stream().anyMatch(p -> p.move().equals(SQUEEZED))) {
+      return Proposal.none(recipe, "The picture starts with low contrast already.");
+    }
+    String why = "Squeezes the histogram, so that there is room to work; contrast comes back last.";
+    Draft draft = new Draft(recipe);
+    draft.passFirst("low-contrast", SQUEEZED, why);
+    return new Proposal(draft.done(), why);
+  }
+}
