@@ -43,6 +43,8 @@ export interface Probe {
   x: number;
   y: number;
   radius: number;
+  /** The surface that it belongs to: a name shared by several probes. */
+  surface?: string;
 }
 
 /** How the brush is set; size in pixels at full size. */
@@ -785,6 +787,13 @@ export function pan(dx: number, dy: number) {
 function keepProbes() {
   const { sheet, probes } = get();
   localStorage.setItem(`probes ${sheet?.id}`, JSON.stringify(probes));
+}
+
+/** Says which surface a probe belongs to; none where the name is empty. */
+export function nameSurface(id: string, surface: string) {
+  const named = (p: Probe) => ({ ...p, surface: surface || undefined });
+  set({ probes: get().probes.map((p) => (p.id === id ? named(p) : p)) });
+  keepProbes();
 }
 
 export function pin(x: number, y: number) {

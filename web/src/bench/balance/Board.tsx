@@ -1,9 +1,10 @@
-import { Box, Button, Checkbox, Radio, Typography } from "@mui/material";
+import { Box, Button, Checkbox, InputBase, Radio, Typography } from "@mui/material";
 import { useRef, useState } from "react";
 import { look } from "../../theme";
 import { StageButton } from "../recipe/StageButton";
-import { compareWith, put, settle, unpin, useBench } from "../store";
-import { bring, neutral, nudge, passOf } from "./balance";
+import { compareWith, nameSurface, put, settle, unpin, useBench } from "../store";
+import { bring, neutral, nudge, passOf, signed as f } from "./balance";
+import { SurfaceRows } from "./SurfaceRows";
 
 /** Opens the balance board. */
 export function BoardButton() {
@@ -14,8 +15,6 @@ export function BoardButton() {
     </StageButton>
   );
 }
-
-const f = (v: number) => (v > 0 ? "+" : "") + v.toFixed(1).replace("-", "−");
 
 /** Arrow keys on a row: up and down its light, left and right its b*, with Shift its a*. */
 const NUDGES: Record<string, ["light" | "warmer" | "tint", number]> = {
@@ -101,6 +100,7 @@ function OpenBoard() {
             <tr>
               <th />
               <th>Probe</th>
+              <th>Surface</th>
               <th>Ref.</th>
               <th>L*</th>
               <th>a*</th>
@@ -160,6 +160,16 @@ function OpenBoard() {
                     {passOf(p) ? " •" : ""}
                   </td>
                   <td>
+                    <InputBase
+                      value={p.surface ?? ""}
+                      placeholder="–"
+                      onChange={(e) => nameSurface(p.id, e.target.value)}
+                      onKeyDown={(e) => e.stopPropagation()}
+                      inputProps={{ "aria-label": `Surface of probe ${i + 1}` }}
+                      sx={{ width: 84, fontSize: 12, "& input": { p: 0, textAlign: "left" } }}
+                    />
+                  </td>
+                  <td>
                     <Radio
                       size="small"
                       sx={{ p: 0 }}
@@ -196,6 +206,15 @@ function OpenBoard() {
                 </tr>
               );
             })}
+            <SurfaceRows
+              probes={s.probes}
+              readings={s.readings}
+              base={base?.lab}
+              chosen={chosen}
+              onChoose={(ids, on) =>
+                setChosen([...chosen.filter((c) => !ids.includes(c)), ...(on ? ids : [])])
+              }
+            />
           </tbody>
         </Box>
       )}

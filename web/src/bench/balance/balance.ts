@@ -3,6 +3,9 @@ import { addPass, addRegion, change, changePass, newPart, settle, useBench } fro
 import type { Probe, ProbeReading } from "../preview";
 import { carefulValues } from "../words";
 
+/** A number with its sign. */
+export const signed = (v: number) => (v > 0 ? "+" : "") + v.toFixed(1).replace("-", "−");
+
 /** A probe's place as a point of a region. */
 function placeOf(probe: Probe) {
   const { width, height } = useBench.getState().sheet!;

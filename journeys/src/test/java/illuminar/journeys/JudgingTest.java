@@ -145,7 +145,16 @@ class JudgingTest {
     Locator difference = page.getByTestId("difference-2");
     assertThat(difference).hasText(Pattern.compile("\\d"));
     double before = Double.parseDouble(difference.innerText());
-    board.getByLabel("Choose probe 2").check();
+    for (int k = 1; k <= 2; k++) {
+      board.getByLabel("Surface of probe " + k).fill("North wall");
+    }
+    Locator wall =
+        board.getByLabel("Surface North wall", new Locator.GetByLabelOptions().setExact(true));
+    assertThat(wall).containsText("North wall, mean of 2");
+    board.getByLabel("Surface of probe 1").fill("");
+    assertThat(wall).containsText("mean of 1");
+    board.getByLabel("Choose surface North wall").check();
+    assertThat(board.getByLabel("Choose probe 2")).isChecked();
     bench.waitForPicture(() -> bench.button("Bring to reference").click());
     assertThat(bench.stage("Balance").getByTestId("pass")).hasCount(1);
     page.waitForFunction(
