@@ -95,7 +95,7 @@ class RegionsTest {
     bench.set("Take away", "6");
     assertThat(bench.parts().nth(1)).containsText("Darks 4 less 6");
     assertThat(bench.parts().nth(1)).containsText("keep overlap");
-    bench.button("Curve").click();
+    page.locator("button[value=CURVE]").click();
     assertThat(page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Curve over")))
         .isVisible();
     page.getByLabel("Curve point 2").focus();
