@@ -15,6 +15,8 @@ import illuminar.core.render.Renderer;
 import illuminar.scenes.camera.Shot;
 import illuminar.scenes.render.Radiance;
 import illuminar.scenes.views.View;
+import illuminar.scenes.views.Views;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -87,6 +89,22 @@ final class FirstProof {
     if (walls.length > 0) {
       table.most(view.title(), "white walls in the first version", chroma(ours, walls), "C*", 5);
     }
+  }
+
+  /** From the card's files to first versions of all views, one after another as the server does. */
+  static void shoot(Table table) throws Exception {
+    long start = System.nanoTime();
+    for (View view : Views.all()) {
+      DemoView demo = DemoView.read(view, Path.of("demo/card"), 0);
+      Analysis analysis = demo.analysis(demo.linedUp());
+      FirstVersion.of(new Renderer(analysis, new RenderCache(100_000_000)));
+    }
+    table.most(
+        "All six views",
+        "first versions of the whole shoot, from card",
+        (System.nanoTime() - start) / 1e9,
+        "s",
+        60);
   }
 
   private Lab[] sampled(Picture p) {

@@ -49,6 +49,7 @@ final class PaneFinder {
     // reveal.
     float typical = quantile(burnt(bright), true, light, 0.75, 0);
     boolean[] mask = burnt(brighter);
+    boolean[] open = mask.clone();
     boolean[] dim = mask.clone();
     for (int i = 0; i < mask.length; i++) {
       mask[i] &= light[i] > Math.max(0.004f, DIM * typical);
@@ -63,7 +64,7 @@ final class PaneFinder {
       java.util.Arrays.fill(mask, false);
       count = 0;
     }
-    return Panes.of(analysis, window.id(), mask, light, w, h, count);
+    return Panes.of(analysis, window.id(), mask, open, light, w, h, count);
   }
 
   /** Adds dim spots that hang together with a pane, a few pixels deep: stones, bushes, shade. */

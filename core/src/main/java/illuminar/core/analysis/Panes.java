@@ -24,6 +24,7 @@ public final class Panes {
   private final Plane room;
   private final Plane view;
   private final int count;
+  private StraightPanes straight = StraightPanes.NONE;
 
   private Panes(
       Analysis analysis,
@@ -62,7 +63,14 @@ public final class Panes {
   }
 
   static Panes of(
-      Analysis analysis, String window, boolean[] mask, float[] light, int w, int h, int count) {
+      Analysis analysis,
+      String window,
+      boolean[] mask,
+      boolean[] open,
+      float[] light,
+      int w,
+      int h,
+      int count) {
     int[] distance = distance(mask, w, h);
     Plane inside = Plane.of(w, h);
     Plane near = Plane.of(w, h);
@@ -100,7 +108,26 @@ public final class Panes {
         room.data()[i] = outs > 0 ? (float) (out / outs) : 0;
       }
     }
-    return new Panes(analysis, window, inside, near, room, view, count);
+    Panes panes = new Panes(analysis, window, inside, near, room, view, count);
+    float[] matte = panes.draw(analysis.raster(), analysis.draw(window, analysis.raster()));
+    panes.straight = StraightPanes.of(mask, open, matte, w, h);
+    panes.straight.scraps().forEach(panes::drop);
+    return panes;
+  }
+
+  /** Takes out what turned out to be no pane. */
+  private void drop(int[] scrap) {
+    int w = inside.width();
+    for (int i : scrap) {
+      for (int y = Math.max(0, i / w - BAND);
+          y <= Math.min(inside.height() - 1, i / w + BAND);
+          y++) {
+        for (int x = Math.max(0, i % w - BAND); x <= Math.min(w - 1, i % w + BAND); x++) {
+          inside.data()[y * w + x] = 0;
+          near.data()[y * w + x] = 0;
+        }
+      }
+    }
   }
 
   /** City-block distance to the mask's edge: 1, 2, … inside, −1, −2, … outside, cut at ±12. */
@@ -125,6 +152,32 @@ public final class Panes {
       }
     }
     return d;
+  }
+
+  /** Whether a straight pane decides about a pixel. */
+  private boolean decided(Raster raster, int i, int j) {
+    if (straight.none()) {
+      return false;
+    }
+    double x = gridX(raster, i);
+    double y = gridY(raster, j);
+    int u = (int) Math.max(0, Math.min(inside.width() - 1, x));
+    int v = (int) Math.max(0, Math.min(inside.height() - 1, y));
+    return straight.decide(v * inside.width() + u, x, y);
+  }
+
+  private float straight(Raster raster, int i, int j) {
+    double size = (double) inside.width() / analysis.fullWidth() / raster.scale();
+    return straight.share(gridX(raster, i), gridY(raster, j), size);
+  }
+
+  /** Middle of a column in pixels of the analysis grid. */
+  private double gridX(Raster raster, int i) {
+    return (raster.fullX(i) + 0.5) * inside.width() / analysis.fullWidth();
+  }
+
+  private double gridY(Raster raster, int j) {
+    return (raster.fullY(j) + 0.5) * inside.height() / analysis.fullHeight();
   }
 
   /** Whether any pane, or the edge of one, may lie within a raster. */
@@ -170,6 +223,10 @@ public final class Panes {
       maps[3].row(j, bright, 0);
       for (int i = 0; i < w; i++) {
         int at = j * w + i;
+        if (decided(raster, i, j)) {
+          out[at] = straight(raster, i, j);
+          continue;
+        }
         if (edge[i] < 0.5f || dark[i] <= 0 || bright[i] < 1.5f * dark[i]) {
           out[at] = in[i];
           continue;

@@ -25,8 +25,8 @@ final class LampsProposer implements Proposer {
 
   private static final double BLOOM = 12;
 
-  /** Pixels by which panes are kept clear of. */
-  private static final double APART = 6;
+  /** Pixels by which panes are kept clear of: what is lit beside them burns up to their edge. */
+  private static final double APART = 0;
 
   @Override
   public Proposal propose(Recipe recipe, Renderer renderer) {
