@@ -3,7 +3,6 @@ package illuminar.core.first;
 import illuminar.core.balance.Solve;
 import illuminar.core.colour.Lab;
 import illuminar.core.pass.Balance;
-import illuminar.core.pass.Where;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.render.Renderer;
 import java.util.List;
@@ -52,11 +51,7 @@ final class BalanceProposer implements Proposer {
     draft.pass(
         "balance",
         new Balance(0, Math.round(move.warmer()), Math.round(move.tint()), 1),
-        recipe.regions().stream()
-            .filter(Seen::windows)
-            .findFirst()
-            .map(r -> new Where(r.id(), true))
-            .orElse(Where.EVERYWHERE),
+        Seen.besideWindows(recipe),
         meant ? SHARE / 2 : SHARE,
         why);
     return new Proposal(draft.done(), why);

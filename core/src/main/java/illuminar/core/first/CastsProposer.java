@@ -6,9 +6,7 @@ import illuminar.core.colour.Lab;
 import illuminar.core.frame.Frame;
 import illuminar.core.frame.Role;
 import illuminar.core.pass.ClearCasts;
-import illuminar.core.pass.Where;
 import illuminar.core.recipe.Recipe;
-import illuminar.core.region.Region;
 import illuminar.core.render.Renderer;
 import java.util.List;
 import java.util.Locale;
@@ -63,7 +61,6 @@ final class CastsProposer implements Proposer {
             lean,
             flash.isPresent() ? "the flash alone" : "what is nearly neutral");
     Draft draft = new Draft(recipe);
-    Optional<Region> windows = recipe.regions().stream().filter(Seen::windows).findFirst();
     draft.pass(
         "casts",
         new ClearCasts(
@@ -71,7 +68,7 @@ final class CastsProposer implements Proposer {
             flash.map(Frame::id).orElse(""),
             flash.isPresent() ? BY_FLASH : BY_SURFACES,
             WARMTH),
-        windows.map(r -> new Where(r.id(), true)).orElse(Where.EVERYWHERE),
+        Seen.besideWindows(recipe),
         1,
         why);
     return new Proposal(draft.done(), why);

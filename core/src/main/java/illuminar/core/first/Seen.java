@@ -3,6 +3,7 @@ package illuminar.core.first;
 import illuminar.core.analysis.Analysis;
 import illuminar.core.colour.Lab;
 import illuminar.core.colour.Stops;
+import illuminar.core.pass.Where;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
@@ -48,6 +49,15 @@ final class Seen {
   /** Whether a region is that of the windows. */
   static boolean windows(Region region) {
     return !region.parts().isEmpty() && region.parts().get(0).shape() instanceof Shape.WindowFinder;
+  }
+
+  /** Outside the windows; everywhere where there are none. */
+  static Where besideWindows(Recipe recipe) {
+    return recipe.regions().stream()
+        .filter(Seen::windows)
+        .findFirst()
+        .map(r -> new Where(r.id(), true))
+        .orElse(Where.EVERYWHERE);
   }
 
   /** Tones of the room, in stops below white, from dark to light. */

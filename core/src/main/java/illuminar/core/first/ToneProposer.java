@@ -1,7 +1,6 @@
 package illuminar.core.first;
 
 import illuminar.core.pass.Tone;
-import illuminar.core.pass.Where;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.render.Renderer;
 import java.util.ArrayList;
@@ -102,11 +101,7 @@ final class ToneProposer implements Proposer {
     draft.pass(
         "tone",
         new Tone(exposure, contrast, highlights, shadows, midtones),
-        recipe.regions().stream()
-            .filter(Seen::windows)
-            .findFirst()
-            .map(r -> new Where(r.id(), true))
-            .orElse(Where.EVERYWHERE),
+        Seen.besideWindows(recipe),
         1,
         said);
     return new Proposal(draft.done(), said);

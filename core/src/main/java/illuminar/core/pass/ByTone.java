@@ -49,23 +49,15 @@ final class ByTone {
     @Override
     public void apply(Tile tile, Tones tones, int start) {
       Raster raster = tile.raster();
-      float[] share = tile.region().values();
       float[] row = new float[raster.width()];
       for (int j = 0; j < raster.height(); j++) {
         int from = tile.region().from(j);
         int to = tile.region().to(j);
         int at = start + j * raster.width();
-        int first = tile.region().row(j);
         for (int x = from; x < to; x++) {
-          row[x] = table.gain(tones.stops()[at + x]) * share[first + x] * tile.strength();
+          row[x] = table.gain(tones.stops()[at + x]);
         }
-        if (from < to && !tile.gate().all()) {
-          tile.gate().limit(tones.stops(), at, from, to, row);
-        }
-        for (int x = from; x < to; x++) {
-          tones.stops()[at + x] += row[x];
-          tones.gain()[at + x] += row[x];
-        }
+        tones.add(row, tile, j, at);
       }
     }
   }

@@ -97,7 +97,6 @@ public record EvenOut(
       int w = raster.width();
       MapRows map = MapRows.of(fullWidth, fullHeight, raster, gain)[0];
       float[] row = new float[w];
-      float[] share = tile.region().values();
       for (int j = 0; j < raster.height(); j++) {
         int from = tile.region().from(j);
         int to = tile.region().to(j);
@@ -105,18 +104,7 @@ public record EvenOut(
           continue;
         }
         map.row(j, from, to, row, 0);
-        int at = start + j * w;
-        int first = tile.region().row(j);
-        for (int x = from; x < to; x++) {
-          row[x] *= share[first + x] * tile.strength();
-        }
-        if (!tile.gate().all()) {
-          tile.gate().limit(tones.stops(), at, from, to, row);
-        }
-        for (int x = from; x < to; x++) {
-          tones.stops()[at + x] += row[x];
-          tones.gain()[at + x] += row[x];
-        }
+        tones.add(row, tile, j, start + j * w);
       }
     }
   }

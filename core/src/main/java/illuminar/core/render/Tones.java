@@ -11,6 +11,30 @@ import java.util.Arrays;
 public record Tones(float[] stops, float[] gain) {
   static final Tones NONE = new Tones(new float[0], new float[0]);
 
+  /**
+   * Adds gains to a row of a tile, as far as its region, gate and strength let them.
+   *
+   * @param gain of the row's columns that the region reaches; modified
+   * @param j row of the tile
+   * @param at index of the row's first pixel in {@link #stops}
+   */
+  public void add(float[] gain, Tile tile, int j, int at) {
+    int from = tile.region().from(j);
+    int to = tile.region().to(j);
+    float[] share = tile.region().values();
+    int first = tile.region().row(j);
+    for (int x = from; x < to; x++) {
+      gain[x] *= share[first + x] * tile.strength();
+    }
+    if (from < to && !tile.gate().all()) {
+      tile.gate().limit(stops, at, from, to, gain);
+    }
+    for (int x = from; x < to; x++) {
+      stops[at + x] += gain[x];
+      this.gain[at + x] += gain[x];
+    }
+  }
+
   static Tones of(int pixels) {
     return new Tones(new float[pixels], new float[pixels]);
   }

@@ -90,9 +90,7 @@ class JudgeController {
     for (int i = 0; i < casts.red().data().length; i++) {
       image.setRGB(i % w, i / w, casts.shown(i));
     }
-    ByteArrayOutputStream out = new ByteArrayOutputStream();
-    ImageIO.write(image, "png", out);
-    return out.toByteArray();
+    return png(image);
   }
 
   /**
@@ -150,9 +148,7 @@ class JudgeController {
       int grey = code << 16 | code << 8 | code;
       image.setRGB(i % raster.width(), i / raster.width(), t < 0 ? 0 : 0xff000000 | grey);
     }
-    ByteArrayOutputStream out = new ByteArrayOutputStream();
-    ImageIO.write(image, "png", out);
-    return out.toByteArray();
+    return png(image);
   }
 
   /** A region without the parts and strokes that make no difference. */
@@ -170,6 +166,12 @@ class JudgeController {
           String recipe) {
     Recipe whole = json.read(recipe);
     return json.write(Trim.of(renderer(member, id), whole, region));
+  }
+
+  private static byte[] png(BufferedImage image) throws IOException {
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    ImageIO.write(image, "png", out);
+    return out.toByteArray();
   }
 
   private Renderer renderer(Member member, UUID id) {
