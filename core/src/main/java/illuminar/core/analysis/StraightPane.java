@@ -1,5 +1,6 @@
 package illuminar.core.analysis;
 
+import java.util.Arrays;
 import java.util.Optional;
 
 /**
@@ -116,19 +117,17 @@ record StraightPane(double[] left, double[] right, double[] top, double[] bottom
   private static boolean barred(boolean[] in, int[] box, int w, boolean columns) {
     int from = columns ? box[0] : box[1];
     int to = columns ? box[2] : box[3];
-    int skip = (int) Math.round(BAR_APART * (to - from));
-    for (int line = from + skip; line < to - skip; line++) {
-      int n = 0;
-      int span = 0;
-      int first = -1;
+    int[] counts = new int[to - from];
+    for (int line = from; line < to; line++) {
       for (int k = columns ? box[1] : box[0]; k < (columns ? box[3] : box[2]); k++) {
-        if (in[columns ? k * w + line : line * w + k]) {
-          first = first < 0 ? k : first;
-          span = k - first + 1;
-          n++;
-        }
+        counts[line - from] += in[columns ? k * w + line : line * w + k] ? 1 : 0;
       }
-      if (n < 0.5 * span || span == 0) {
+    }
+    int[] sorted = counts.clone();
+    Arrays.sort(sorted);
+    int skip = (int) Math.round(BAR_APART * counts.length);
+    for (int k = skip; k < counts.length - skip; k++) {
+      if (counts[k] < 0.5 * sorted[counts.length / 2]) {
         return true;
       }
     }

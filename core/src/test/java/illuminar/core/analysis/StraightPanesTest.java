@@ -94,6 +94,11 @@ class StraightPanesTest {
         shares((x, y) -> x > 40 && x < 100 && y > 20 && y < 100 && !(y > 57 && y < 63 && x > 42));
     StraightPanes found = find(barred);
     assertThat(found.share(70, 60, 1)).isZero();
+    // joined in one place only
+    float[] joined =
+        shares((x, y) -> x > 40 && x < 100 && y > 20 && y < 100 && !(x > 67 && x < 72 && y > 26));
+    assertThat(find(joined).share(69.5, 60, 1)).isZero();
+    assertThat(find(joined).share(69.5, 98, 1)).isZero();
   }
 
   @Test
