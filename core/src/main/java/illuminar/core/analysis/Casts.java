@@ -138,8 +138,8 @@ public record Casts(Plane red, Plane blue, Plane glow) {
     Plane weight = Plane.of(p.width(), p.height());
     Arrays.fill(weight.data(), LESS_SURE);
     for (int i = 0; i < weight.data().length; i++) {
-      float burning = Math.max(with.r()[i], Math.max(with.g()[i], with.b()[i]));
-      float most = most(p, i);
+      float burning = with.mostAt(i);
+      float most = p.mostAt(i);
       float y =
           Space.srgbLuminance(own.r()[i] * white[0], own.g()[i] * white[1], own.b()[i] * white[2]);
       float light = r.luminance(p.r()[i], p.g()[i], p.b()[i]);
@@ -247,10 +247,7 @@ public record Casts(Plane red, Plane blue, Plane glow) {
             .sorted(Comparator.comparingDouble(Frame::stops).reversed())
             .map(f -> analysis.draw(f.id(), coarse))
             .toList();
-    float[] view =
-        analysis.panes().count() == 0
-            ? new float[coarse.pixels()]
-            : analysis.panes().draw(coarse, analysis.draw(analysis.panes().windowFrame(), coarse));
+    float[] view = analysis.panes().draw(coarse);
     LabPlanes lab = lab(p);
     Plane red = Plane.of(p.width(), p.height());
     Plane blue = Plane.of(p.width(), p.height());
@@ -262,7 +259,7 @@ public record Casts(Plane red, Plane blue, Plane glow) {
       }
       Picture shows = clear(p, darker, i);
       Lab colour = shows == p ? new Lab(lab.l()[i], lab.a()[i], lab.b()[i]) : lab(shows, i);
-      if (most(shows, i) > BURNT || colour.l() < 25) {
+      if (shows.mostAt(i) > BURNT || colour.l() < 25) {
         continue;
       }
       red.data()[i] = bounded(lean(shows.r()[i], shows.g()[i]));
@@ -283,14 +280,10 @@ public record Casts(Plane red, Plane blue, Plane glow) {
   /** The anchor's picture, or of the darker frames' the lightest that is not burnt at a pixel. */
   private static Picture clear(Picture anchor, List<Picture> darker, int i) {
     Picture shows = anchor;
-    for (int k = 0; k < darker.size() && most(shows, i) > BURNT; k++) {
+    for (int k = 0; k < darker.size() && shows.mostAt(i) > BURNT; k++) {
       shows = darker.get(k);
     }
     return shows;
-  }
-
-  private static float most(Picture p, int i) {
-    return Math.max(p.r()[i], Math.max(p.g()[i], p.b()[i]));
   }
 
   private static Lab lab(Picture p, int i) {
@@ -365,21 +358,14 @@ public record Casts(Plane red, Plane blue, Plane glow) {
 
   private static Plane glow(Analysis analysis, Picture p) {
     Plane burnt = Plane.of(p.width(), p.height());
-    float[] panes = analysis.panes().count() == 0 ? null : panes(analysis);
+    float[] panes = analysis.panes().draw(analysis.raster());
     for (int i = 0; i < burnt.data().length; i++) {
-      float most = Math.max(p.r()[i], Math.max(p.g()[i], p.b()[i]));
-      burnt.data()[i] = most > 0.985f ? 1 - (panes == null ? 0 : panes[i]) : 0;
+      burnt.data()[i] = p.mostAt(i) > 0.985f ? 1 - panes[i] : 0;
     }
     Plane wide = Gauss.smooth(burnt, 0.03 * Math.max(p.width(), p.height()));
     for (int i = 0; i < wide.data().length; i++) {
       wide.data()[i] = Math.min(1, 12 * wide.data()[i]);
     }
     return wide;
-  }
-
-  private static float[] panes(Analysis analysis) {
-    return analysis
-        .panes()
-        .draw(analysis.raster(), analysis.draw(analysis.panes().windowFrame(), analysis.raster()));
   }
 }

@@ -56,7 +56,7 @@ public final class FlashTroubles {
     Response r = analysis.frames().response();
     for (int i = 0; i < w * h; i++) {
       float a = r.luminance(dark.r()[i], dark.g()[i], dark.b()[i]);
-      float most = Math.max(dark.r()[i], Math.max(dark.g()[i], dark.b()[i]));
+      float most = dark.mostAt(i);
       if (a > LEAST && most < BURNT) {
         float f = Math.max(0, r.luminance(lit.r()[i], lit.g()[i], lit.b()[i]) - a);
         relation.data()[i] = Stops.of((f + LEAST) / (a + LEAST));

@@ -109,7 +109,7 @@ public final class Panes {
       }
     }
     Panes panes = new Panes(analysis, window, inside, near, room, view, count);
-    float[] matte = panes.draw(analysis.raster(), analysis.draw(window, analysis.raster()));
+    float[] matte = panes.draw(analysis.raster());
     panes.straight = StraightPanes.of(mask, open, matte, w, h);
     panes.straight.scraps().forEach(panes::drop);
     return panes;
@@ -198,8 +198,13 @@ public final class Panes {
     return false;
   }
 
+  /** The panes at a raster; share of view in each pixel, 0 to 1. */
+  public float[] draw(Raster raster) {
+    return draw(raster, analysis.draw(windowFrame, raster));
+  }
+
   /**
-   * The panes at a raster.
+   * The same.
    *
    * @param window the window frame drawn at that raster, display-linear
    * @return share of view in each pixel, 0 to 1

@@ -7,8 +7,8 @@ import java.util.Optional;
  * A pane with four straight sides, in pixels of the analysis grid (pixel i spans i to i + 1).
  *
  * <p>Where bars are lit like the view behind them, no single pixel tells where the pane ends; its
- * whole side does. Each side is a line through where the rows, or columns, of the matte end, by the
- * median of slopes (Theil 1950, Sen 1968) and Tukey's weights (Beaton and Tukey 1974).
+ * whole side does. Each side is a line through where the rows, or columns, of the matte end, by
+ * consensus (Fischler and Bolles 1981) and Tukey's weights (Beaton and Tukey 1974).
  *
  * @param left x at y = 0, and its rise per row; {@code right} likewise
  * @param top y at x = 0, and its rise per column; {@code bottom} likewise
@@ -295,7 +295,8 @@ record StraightPane(double[] left, double[] right, double[] top, double[] bottom
   }
 
   /**
-   * Whether a place lies near enough to a side, and not beyond the corners, for it to be decided.
+   * Whether the sides decide about a place: outside, and inside near one of them. Farther in, a
+   * handle or a plant before the glass is told by the matte.
    *
    * @param open whether the place burns as a view does in the brighter frames
    */

@@ -76,21 +76,15 @@ final class GlowProposer implements Proposer {
   private static List<Spot> lamps(Analysis analysis) {
     Picture p = analysis.draw(analysis.frames().anchor(), analysis.raster());
     boolean[] seen = new boolean[p.r().length];
-    if (analysis.panes().count() > 0) {
-      float[] panes =
-          analysis
-              .panes()
-              .draw(
-                  analysis.raster(),
-                  analysis.draw(analysis.panes().windowFrame(), analysis.raster()));
-      for (int i = 0; i < seen.length; i++) {
-        seen[i] = panes[i] > 0;
-      }
+    float[] panes = analysis.panes().draw(analysis.raster());
+    for (int i = 0; i < seen.length; i++) {
+      seen[i] = panes[i] > 0;
     }
     List<Spot> found = new ArrayList<>();
     for (int i = 0; i < seen.length; i++) {
-      if (!seen[i] && burnt(p, i)) {
-        Spot spot = spot(Fill.of(i, p.width(), p.height(), true, seen, (a, b) -> burnt(p, b)), p);
+      if (!seen[i] && p.mostAt(i) > BURNT) {
+        Spot spot =
+            spot(Fill.of(i, p.width(), p.height(), true, seen, (a, b) -> p.mostAt(b) > BURNT), p);
         double share = (double) spot.pixels / seen.length;
         int box = (spot.x1 - spot.x0 + 1) * (spot.y1 - spot.y0 + 1);
         if (share > LEAST && share < MOST && spot.pixels > COMPACT * box) {
@@ -100,10 +94,6 @@ final class GlowProposer implements Proposer {
     }
     found.sort(Comparator.comparingInt(Spot::pixels).reversed());
     return found.subList(0, Math.min(MANY, found.size()));
-  }
-
-  private static boolean burnt(Picture p, int i) {
-    return Math.max(p.r()[i], Math.max(p.g()[i], p.b()[i])) > BURNT;
   }
 
   private static Spot spot(int[] pixels, Picture p) {

@@ -10,7 +10,9 @@ import illuminar.core.region.Part;
 import illuminar.core.region.Region;
 import illuminar.core.region.Shape;
 import illuminar.core.render.Renderer;
+import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Locale;
 
 /** Lamps and other burnt light beside the windows, restored from the darkest frame. */
@@ -38,16 +40,12 @@ final class LampsProposer implements Proposer {
       return Proposal.none(recipe, "No frame is dark enough to hold what is burnt.");
     }
     Draft draft = new Draft(recipe);
-    Shape.BurntLight burnt = new Shape.BurntLight(anchor.id(), 0.4, BLOOM);
-    Region region =
-        recipe.regions().stream().anyMatch(Seen::windows)
-            ? draft.region(
-                "burnt-light",
-                "Burnt light",
-                Draft.add("burnt", burnt),
-                Draft.takeAway("panes", new Shape.WindowFinder(APART)))
-            : draft.region(
-                "burnt-light", "Burnt light", new Part("burnt", Part.Combine.ADD, burnt));
+    List<Part> parts = new ArrayList<>();
+    parts.add(Draft.add("burnt", new Shape.BurntLight(anchor.id(), 0.4, BLOOM)));
+    if (recipe.regions().stream().anyMatch(Seen::windows)) {
+      parts.add(Draft.takeAway("panes", new Shape.WindowFinder(APART)));
+    }
+    Region region = draft.region("burnt-light", "Burnt light", parts.toArray(Part[]::new));
     double share = burnt(draft.done(), region, renderer, anchor);
     if (share < LEAST) {
       return Proposal.none(recipe, "Hardly anything is burnt beside the windows.");
@@ -71,7 +69,7 @@ final class LampsProposer implements Proposer {
     Picture p = analysis.draw(anchor.id(), analysis.raster());
     double sum = 0;
     for (int i = 0; i < in.length; i++) {
-      if (Math.max(p.r()[i], Math.max(p.g()[i], p.b()[i])) > BURNT) {
+      if (p.mostAt(i) > BURNT) {
         sum += in[i];
       }
     }

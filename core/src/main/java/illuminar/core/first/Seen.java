@@ -12,6 +12,7 @@ import illuminar.core.region.Shape;
 import illuminar.core.render.Renderer;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
 import java.util.Random;
 
@@ -24,6 +25,7 @@ final class Seen {
 
   private final Picture picture;
   private final float[] outside;
+  private List<Lab> neutral;
 
   private Seen(Picture picture, float[] outside) {
     this.picture = picture;
@@ -76,7 +78,13 @@ final class Seen {
 
   /** Light surfaces of the room that may be white ones under a cast: some of them, by chance. */
   List<Lab> nearlyNeutral(int most) {
-    Random chance = new Random(1);
+    if (neutral == null) {
+      neutral = shuffledNeutral();
+    }
+    return neutral.subList(0, Math.min(most, neutral.size()));
+  }
+
+  private List<Lab> shuffledNeutral() {
     List<Lab> all = new ArrayList<>();
     for (int i = 0; i < outside.length; i++) {
       Lab lab = Lab.ofWork(picture.r()[i], picture.g()[i], picture.b()[i]);
@@ -84,8 +92,8 @@ final class Seen {
         all.add(lab);
       }
     }
-    java.util.Collections.shuffle(all, chance);
-    return all.subList(0, Math.min(most, all.size()));
+    Collections.shuffle(all, new Random(1));
+    return all;
   }
 
   /** Share of the room's pixels that {@link #nearlyNeutral} chooses from, 0 to 1. */

@@ -28,6 +28,11 @@ public record Picture(int width, int height, float[] r, float[] g, float[] b) {
     return Space.luminance(r[i], g[i], b[i]);
   }
 
+  /** The greatest of one pixel's channels. */
+  public float mostAt(int i) {
+    return Math.max(r[i], Math.max(g[i], b[i]));
+  }
+
   public Picture copy() {
     return new Picture(width, height, r.clone(), g.clone(), b.clone());
   }
