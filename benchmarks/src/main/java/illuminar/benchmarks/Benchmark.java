@@ -2,11 +2,9 @@ package illuminar.benchmarks;
 
 import illuminar.core.analysis.Analysis;
 import illuminar.core.frame.Codes;
-import illuminar.core.frame.Frame;
-import illuminar.core.frame.Frames;
 import illuminar.core.frame.Role;
 import illuminar.core.ground.Ground;
-import illuminar.core.lineup.LineUp;
+import illuminar.core.lineup.LinedUp;
 import illuminar.core.measure.Histogram;
 import illuminar.core.pass.BringFrame;
 import illuminar.core.pass.Gate;
@@ -68,8 +66,7 @@ public final class Benchmark {
     }
     DemoView demo = DemoView.read(Views.instrumentRoom(), Path.of("demo/card"), 6000);
     peak(demo);
-    List<LineUp.Placed> placed = demo.linedUp();
-    Analysis analysis = demo.analysis(placed);
+    Analysis analysis = demo.analysis();
     control(analysis, Benchmark::busy, "control moves, 24 MP, 12 passes, 8 regions, server p95");
     control(
         analysis,
@@ -263,19 +260,12 @@ public final class Benchmark {
   private static void blend(DemoView demo) {
     List<Codes> codes = demo.codes().subList(0, 5);
     var pyramids = codes.stream().parallel().map(illuminar.core.frame.Pyramid::of).toList();
-    List<LineUp.Placed> placed = LineUp.find(pyramids, 2, n -> {});
-    List<Frame> frames = new ArrayList<>();
+    List<LinedUp.Taken> taken = new ArrayList<>();
     for (int i = 0; i < 5; i++) {
-      frames.add(
-          new Frame(
-              "f" + i,
-              Role.AMBIENT,
-              demo.shots().get(i).exposure().stops(),
-              placed.get(i).toFrame(),
-              pyramids.get(i)));
+      double stops = demo.shots().get(i).exposure().stops();
+      taken.add(new LinedUp.Taken("f" + i, Role.AMBIENT, stops, true, pyramids.get(i)));
     }
-    Analysis analysis =
-        new Analysis(new Frames(frames, "f2", illuminar.core.frame.Response.srgb()));
+    Analysis analysis = new Analysis(LinedUp.of(taken, 2, n -> {}).frames());
     Recipe ground =
         new Recipe(
             new Ground.EvenBlend(List.of("f0", "f1", "f2", "f3", "f4"), 0, "f2"),
@@ -347,7 +337,7 @@ public final class Benchmark {
 
   private static void memory(Path folder) throws Exception {
     DemoView demo = DemoView.read(Views.instrumentRoom(), folder, 0);
-    Analysis analysis = demo.analysis(demo.linedUp());
+    Analysis analysis = demo.analysis();
     finished(new Renderer(analysis, new RenderCache(50_000_000)), busy(0.1, 2));
     for (String line : Files.readAllLines(Path.of("/proc/self/status"))) {
       if (line.startsWith("VmHWM:")) {

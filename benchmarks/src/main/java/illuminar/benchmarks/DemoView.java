@@ -2,15 +2,11 @@ package illuminar.benchmarks;
 
 import illuminar.core.analysis.Analysis;
 import illuminar.core.frame.Codes;
-import illuminar.core.frame.Frame;
-import illuminar.core.frame.Frames;
 import illuminar.core.frame.Pyramid;
-import illuminar.core.frame.Response;
 import illuminar.core.frame.Role;
 import illuminar.core.frame.Similarity;
 import illuminar.core.intake.Grouping;
-import illuminar.core.lineup.LineUp;
-import illuminar.core.lineup.ResponseEstimate;
+import illuminar.core.lineup.LinedUp;
 import illuminar.files.BadPicture;
 import illuminar.files.PictureReader;
 import illuminar.scenes.camera.Shot;
@@ -103,22 +99,18 @@ record DemoView(
     return c.eight()[i] & 255;
   }
 
-  List<LineUp.Placed> linedUp() {
-    return LineUp.find(pyramids, anchor, n -> {});
+  /** The view in place, by the product's own line-up and response. */
+  LinedUp linedUp() {
+    List<LinedUp.Taken> taken = new ArrayList<>();
+    for (int i = 0; i < pyramids.size(); i++) {
+      double stops = shots().get(i).exposure().stops();
+      taken.add(new LinedUp.Taken("f" + i, roles.get(i), stops, true, pyramids.get(i)));
+    }
+    return LinedUp.of(taken, anchor, n -> {});
   }
 
-  /** The view ready to be rendered, by the product's own line-up and response. */
-  Analysis analysis(List<LineUp.Placed> placed) {
-    List<Frame> frames = new ArrayList<>();
-    for (int i = 0; i < placed.size(); i++) {
-      double stops = shots().get(i).exposure().stops();
-      frames.add(new Frame("f" + i, roles.get(i), stops, placed.get(i).toFrame(), pyramids.get(i)));
-    }
-    List<Frame> bracket =
-        frames.stream().filter(f -> f.role() == Role.AMBIENT || f.role() == Role.WINDOW).toList();
-    int w = pyramids.get(anchor).width();
-    int h = pyramids.get(anchor).height();
-    Response response = bracket.size() < 2 ? Response.srgb() : ResponseEstimate.of(bracket, w, h);
-    return new Analysis(new Frames(frames, "f" + anchor, response));
+  /** The same, ready to be rendered. */
+  Analysis analysis() {
+    return new Analysis(linedUp().frames());
   }
 }

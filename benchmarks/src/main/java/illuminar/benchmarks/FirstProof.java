@@ -96,7 +96,7 @@ final class FirstProof {
     long start = System.nanoTime();
     for (View view : Views.all()) {
       DemoView demo = DemoView.read(view, Path.of("demo/card"), 0);
-      Analysis analysis = demo.analysis(demo.linedUp());
+      Analysis analysis = demo.analysis();
       FirstVersion.of(new Renderer(analysis, new RenderCache(100_000_000)));
     }
     table.most(

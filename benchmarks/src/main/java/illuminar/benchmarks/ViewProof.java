@@ -12,6 +12,7 @@ import illuminar.core.frame.Response;
 import illuminar.core.frame.Similarity;
 import illuminar.core.ground.Ground;
 import illuminar.core.lineup.LineUp;
+import illuminar.core.lineup.LinedUp;
 import illuminar.core.measure.Overshoot;
 import illuminar.core.pass.Pass;
 import illuminar.core.picture.AreaResize;
@@ -51,8 +52,9 @@ final class ViewProof {
     this.truth = truth;
     this.table = table;
     view = demo.view();
-    placed = demo.linedUp();
-    analysis = demo.analysis(placed);
+    LinedUp linedUp = demo.linedUp();
+    placed = linedUp.placed();
+    analysis = new Analysis(linedUp.frames());
     renderer = new Renderer(analysis, new RenderCache(300_000_000));
     recipe =
         FirstVersion.propose("Windows", FirstVersion.ground(analysis.frames()), renderer).recipe();

@@ -2,6 +2,7 @@ package illuminar.core.lineup;
 
 import illuminar.core.colour.Srgb;
 import illuminar.core.filter.Box;
+import illuminar.core.filter.Gauss;
 import illuminar.core.frame.Pyramid;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
@@ -25,20 +26,40 @@ record Features(Plane value, Plane trust, Plane apart, double burnt, byte[] bits
    */
   private static final float BLOOM = 1 / 150f;
 
+  /** Pixels by which pictures exposed alike are softened. */
+  private static final double SOFT = 1;
+
   /** Difference in burnt shares below which two frames are of one exposure. */
   private static final double ALIKE = 0.004;
 
   /** Of a frame halved {@code power} times. */
   static Features of(Pyramid pixels, int power) {
-    Picture p = pixels.halved(power);
+    return of(pixels.halved(power), false);
+  }
+
+  /** Of a picture that is compared with one exposed like it: what burns in both tells as well. */
+  static Features exposedAlike(Picture p) {
+    return of(p, true);
+  }
+
+  /** Pixels about each within which contrast is measured. */
+  static int radius(int width, int height) {
+    return Math.max(2, Math.max(width, height) / 128);
+  }
+
+  private static Features of(Picture p, boolean burntTells) {
     int n = p.r().length;
     Plane grey = Plane.of(p.width(), p.height());
     for (int i = 0; i < n; i++) {
       grey.data()[i] =
           Srgb.encodeFast(0.2126f * p.r()[i] + 0.7152f * p.g()[i] + 0.0722f * p.b()[i]);
     }
+    if (burntTells) {
+      // clipping makes edges so sharp that a fit between whole pixels finds no fraction of one
+      grey = Gauss.smooth(grey, SOFT);
+    }
     float median = median(grey.data());
-    int radius = Math.max(2, Math.max(p.width(), p.height()) / 128);
+    int radius = radius(p.width(), p.height());
     Plane mean = Box.mean(grey, radius);
     Plane square = Plane.of(p.width(), p.height());
     Plane bad = Plane.of(p.width(), p.height());
@@ -58,11 +79,11 @@ record Features(Plane value, Plane trust, Plane apart, double burnt, byte[] bits
     Plane wide = Box.mean(bad, beside);
     byte[] bits = new byte[n];
     for (int i = 0; i < n; i++) {
-      float s = (float) Math.sqrt(spread.data()[i]);
+      float s = (float) Math.sqrt(Math.max(0, spread.data()[i]));
       square.data()[i] = (grey.data()[i] - mean.data()[i]) / (s + FLAT);
       float trust = s / (s + FLAT);
-      bad.data()[i] = near.data()[i] > 0 ? 0 : trust;
-      wide.data()[i] = wide.data()[i] > 0 ? 0 : trust;
+      bad.data()[i] = near.data()[i] > 0 && !burntTells ? 0 : trust;
+      wide.data()[i] = wide.data()[i] > 0 && !burntTells ? 0 : trust;
       float d = grey.data()[i] - median;
       bits[i] = (byte) (Math.abs(d) < 0.016f ? -1 : d > 0 ? 1 : 0);
     }
@@ -74,6 +95,15 @@ record Features(Plane value, Plane trust, Plane apart, double burnt, byte[] bits
     return Math.abs(burnt - other.burnt) < ALIKE
         ? this
         : new Features(value, apart, apart, burnt, bits);
+  }
+
+  /** These, each pixel trusted by so much less. */
+  Features trustedBy(Plane share) {
+    Plane less = trust.copy();
+    for (int i = 0; i < less.data().length; i++) {
+      less.data()[i] *= share.data()[i];
+    }
+    return new Features(value, less, less, burnt, bits);
   }
 
   /** The middle of values in [0, 1], to 1/4096. */

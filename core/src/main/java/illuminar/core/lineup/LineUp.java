@@ -94,6 +94,11 @@ public final class LineUp {
     return units;
   }
 
+  /** How often a frame is halved for the finest level. */
+  static int finest(Pyramid frame) {
+    return power(frame, LEVELS - 1);
+  }
+
   /** How often a frame is halved for a level. */
   private static int power(Pyramid frame, int level) {
     int finest = 0;

@@ -23,9 +23,9 @@ public final class Overshoot {
    * @param mask inside share, 0 to 1, at the same size
    * @param reach pixels beside the edge that are looked at
    * @param settle pixels beyond these that say where the tone settles
-   * @return greatest over distances 2 to {@code reach} of the mean rise towards the inside tone
-   *     beyond what is expected, as a share of the mean step, in percent; noise averages out, a
-   *     halo does not
+   * @return greatest over distances 2 to {@code reach} of the mean rise towards the inside tone, as
+   *     a share of the mean step, in percent; noise averages out, a halo does not. What is expected
+   *     to rise by itself is no halo; where it falls, a tone that stays is none either
    */
   public static double percent(Plane tone, Plane expected, Plane mask, int reach, int settle) {
     double[] rise = new double[reach + 1];
@@ -85,8 +85,8 @@ public final class Overshoot {
     }
     double way = Math.signum(step);
     for (int k = 2; k <= reach; k++) {
-      double own = expected.at(x + d[0] * k, y + d[1] * k) - plain;
-      rise[k] += way * (tone.at(x + d[0] * k, y + d[1] * k) - settled - own);
+      double own = way * (expected.at(x + d[0] * k, y + d[1] * k) - plain);
+      rise[k] += way * (tone.at(x + d[0] * k, y + d[1] * k) - settled) - Math.max(0, own);
     }
     return Math.max(LEAST_STEP, Math.abs(step));
   }

@@ -68,6 +68,9 @@ public record BringFrame(
         double saturation)
     implements Move {
 
+  /** Share of the edge's width into which a pane spills. */
+  private static final double SPILL = 0.25;
+
   public BringFrame {
     Numbers.check(BringFrame.class, "over", over);
     Numbers.check(BringFrame.class, "edge", edge);
@@ -137,9 +140,14 @@ public record BringFrame(
       return Math.max(1, (int) Math.round(edge * scale));
     }
 
+    /** Pixels beyond the edge into which lens and file spill the burnt pane. */
+    private int spill(double scale) {
+      return (int) (SPILL * edge * scale);
+    }
+
     @Override
     public int margin(double scale) {
-      return edge == 0 ? 0 : radius(scale) + 1;
+      return edge == 0 ? 0 : radius(scale) + spill(scale) + 1;
     }
 
     @Override
@@ -201,15 +209,20 @@ public record BringFrame(
       int w = tile.raster().width();
       int h = tile.raster().height();
       int radius = radius(tile.raster().scale());
+      int spill = spill(tile.raster().scale());
+      int beside = radius + spill + 1;
       int[] box = {
-        Math.max(0, reached[0] - radius - 1),
-        Math.max(0, reached[1] - radius - 1),
-        Math.min(w, reached[2] + radius + 1),
-        Math.min(h, reached[3] + radius + 1)
+        Math.max(0, reached[0] - beside),
+        Math.max(0, reached[1] - beside),
+        Math.min(w, reached[2] + beside),
+        Math.min(h, reached[3] + beside)
       };
       float[] region = tile.region().copy();
       Picture view = rendered(camera, region, box);
       boolean[] band = band(region, w, h, box);
+      for (int k = 0; k < spill; k++) {
+        band = outwards(band, region, w, box);
+      }
       float[][] clean = clean(below, view, region, band, w, h, radius, box);
       for (int y = box[1]; y < box[3]; y++) {
         for (int i = y * w + box[0]; i < y * w + box[2]; i++) {
@@ -273,6 +286,19 @@ public record BringFrame(
         }
       }
       return band;
+    }
+
+    /** A band widened by one pixel on the room's side. */
+    private static boolean[] outwards(boolean[] band, float[] m, int w, int[] box) {
+      boolean[] out = band.clone();
+      for (int y = box[1] + 1; y < box[3] - 1; y++) {
+        for (int i = y * w + box[0] + 1; i < y * w + box[2] - 1; i++) {
+          if (m[i] < 0.02f) {
+            out[i] |= band[i - 1] || band[i + 1] || band[i - w] || band[i + w];
+          }
+        }
+      }
+      return out;
     }
 
     /**

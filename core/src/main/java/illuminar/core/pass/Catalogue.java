@@ -36,15 +36,12 @@ public final class Catalogue {
   /** One closed choice of a kind of move. */
   public record Choice(String name, List<String> options) {}
 
+  /**
+   * In the order of work. Burnt light is restored before a view is brought in beside it, so that
+   * the view's edge goes on from what was restored.
+   */
   private static final List<Kind> KINDS =
       List.of(
-          kind(
-              "bring-frame",
-              "Bring in a frame",
-              "Windows",
-              "Bring {frame} into {region} on {gate}, {over} over the room, at {strength}.",
-              true,
-              BringFrame.class),
           kind(
               "restore-light",
               "Restore burnt light",
@@ -53,6 +50,13 @@ public final class Catalogue {
                   + " {strength}.",
               true,
               RestoreLight.class),
+          kind(
+              "bring-frame",
+              "Bring in a frame",
+              "Windows",
+              "Bring {frame} into {region} on {gate}, {over} over the room, at {strength}.",
+              true,
+              BringFrame.class),
           kind(
               "lay-frame",
               "Lay a frame over",

@@ -22,7 +22,8 @@ import java.util.Arrays;
  * the brightest of it within the region stands at {@code brightest}; what is darker stays the
  * picture below. A pixel that is partly lamp and partly what stands beside it is mixed from both
  * (the compositing equation, Porter and Duff 1984): as light it would be burnt, and the lamp's edge
- * ragged. The curve is a straight line in stops above its start; our own.
+ * ragged. Nothing becomes lighter than the picture below: a ground that already holds a reveal
+ * keeps it. The curve is a straight line in stops above its start; our own.
  *
  * @param frame id of a frame in which the lamps are not burnt
  */
@@ -177,7 +178,7 @@ public record RestoreLight(
 
     @Override
     public int margin(double scale) {
-      return reach(scale);
+      return reach(scale) + 1;
     }
 
     @Override
@@ -200,7 +201,8 @@ public record RestoreLight(
           Picture.of(
               Math.min(dark.width(), box[2] + reach) - left,
               Math.min(dark.height(), box[3] + reach) - top);
-      float[] lamp = brightest(mixed(dark, room, left, top, light), light.width(), reach);
+      mixed(dark, room, left, top, light);
+      float[] lamp = brightest(light, within(tile, left, top, light), reach);
       float[] colour = new float[3];
       float[] under = new float[3];
       float[] own = new float[3];
@@ -250,22 +252,64 @@ public record RestoreLight(
         float drawn = below[c] * Math.min(1, response.toDisplay(c, Math.min(1, own[c])) / before);
         out[c] = drawn + (response.toDisplay(c, Math.min(1, out[c])) - drawn) * share;
       }
+      darken(out, RestoreLight.luminance(below));
+    }
+
+    /** Holds a colour below a luminance: where nothing burns, nothing is to be restored. */
+    private static void darken(float[] colour, float most) {
+      float y = RestoreLight.luminance(colour);
+      if (y > most) {
+        float k = Math.max(0, most) / y;
+        for (int c = 0; c < 3; c++) {
+          colour[c] *= k;
+        }
+      }
     }
 
     private static float luminance(Picture p, int k) {
       return Math.max(1e-7f, Space.srgbLuminance(p.r()[k], p.g()[k], p.b()[k]));
     }
 
-    /** The greatest luminance within a square round each pixel. */
-    private static float[] brightest(Picture light, int w, int reach) {
+    /**
+     * Which pixels of a box lie in the region with all their neighbours. The others may hold light
+     * that is not to be restored here: a pane beside the reveal that burns with it.
+     */
+    private static boolean[] within(Tile tile, int left, int top, Picture light) {
+      int w = light.width();
       int h = light.height();
+      float[] region = tile.region().copy();
+      int all = tile.raster().width();
+      boolean[] out = new boolean[w * h];
+      for (int y = 0; y < h; y++) {
+        for (int x = 0; x < w; x++) {
+          boolean in = true;
+          for (int v = Math.max(0, y - 1); v <= Math.min(h - 1, y + 1); v++) {
+            for (int u = Math.max(0, x - 1); u <= Math.min(w - 1, x + 1); u++) {
+              in &= region[(v + top) * all + u + left] >= 0.5f;
+            }
+          }
+          out[y * w + x] = in;
+        }
+      }
+      return out;
+    }
+
+    /** The greatest luminance in the region within a square round each pixel, at least its own. */
+    private static float[] brightest(Picture light, boolean[] within, int reach) {
+      int w = light.width();
+      int h = light.height();
+      float[] own = new float[w * h];
       float[] rows = new float[w * h];
       float[] out = new float[w * h];
+      for (int i = 0; i < w * h; i++) {
+        out[i] = luminance(light, i);
+        own[i] = within[i] ? out[i] : 0;
+      }
       for (int y = 0; y < h; y++) {
         for (int x = 0; x < w; x++) {
           float most = 0;
           for (int u = Math.max(0, x - reach); u <= Math.min(w - 1, x + reach); u++) {
-            most = Math.max(most, luminance(light, y * w + u));
+            most = Math.max(most, own[y * w + u]);
           }
           rows[y * w + x] = most;
         }
@@ -280,8 +324,8 @@ public record RestoreLight(
       return out;
     }
 
-    /** The light of a box; {@code out} is written and given back. */
-    private Picture mixed(Picture dark, Picture room, int left, int top, Picture out) {
+    /** The light of a box; {@code out} is written. */
+    private void mixed(Picture dark, Picture room, int left, int top, Picture out) {
       float[] light = new float[3];
       float[] work = new float[3];
       for (int y = 0; y < out.height(); y++) {
@@ -293,7 +337,6 @@ public record RestoreLight(
           out.b()[k] = light[2];
         }
       }
-      return out;
     }
 
     /**

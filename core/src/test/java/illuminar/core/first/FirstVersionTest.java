@@ -33,7 +33,10 @@ class FirstVersionTest {
     Recipe first = FirstVersion.of(renderer(ROOM));
     assertThat(first.ground()).isInstanceOf(Ground.EvenBlend.class);
     assertThat(first.passes()).hasSizeGreaterThanOrEqualTo(2);
-    assertThat(first.passes().get(0).move()).isInstanceOf(BringFrame.class);
+    assertThat(first.passes().get(0).move())
+        .as("before the view goes on from it")
+        .isInstanceOf(RestoreLight.class);
+    assertThat(first.passes().get(1).move()).isInstanceOf(BringFrame.class);
     assertThat(first.passes()).allSatisfy(p -> assertThat(p.why()).isNotBlank());
     assertThat(first.passes().stream().map(Pass::id).distinct()).hasSameSizeAs(first.passes());
   }

@@ -69,4 +69,44 @@ class MeasureTest {
     Plane tone = Plane.filled(80, 80, 40);
     assertThat(Overshoot.percent(tone, tone, Plane.of(80, 80), 6, 6)).isZero();
   }
+
+  /** What the room does by itself beside the edge is no halo, and to flatten it is none either. */
+  @Test
+  void overshootLeavesTheRoomItsOwnEdges() {
+    Plane mask = square(30, 30);
+    Plane lit = tones(44, 40, 0);
+    Plane even = tones(40, 40, 0);
+    Plane shaded = tones(36, 40, 0);
+    assertThat(Overshoot.percent(tones(44, 40, 80), lit, mask, 6, 6))
+        .as("its own")
+        .isLessThan(0.01);
+    assertThat(Overshoot.percent(tones(40, 40, 80), shaded, mask, 6, 6))
+        .as("flattened")
+        .isLessThan(0.01);
+    assertThat(Overshoot.percent(tones(44, 40, 80), even, mask, 6, 6))
+        .as("painted in")
+        .isCloseTo(10, within(0.5));
+    assertThat(Overshoot.percent(tones(48, 40, 80), lit, mask, 6, 6))
+        .as("beyond its own")
+        .isCloseTo(10, within(0.5));
+  }
+
+  private static Plane square(int from, int size) {
+    Plane mask = Plane.of(80, 80);
+    for (int y = from; y < from + size; y++) {
+      Arrays.fill(mask.data(), y * 80 + from, y * 80 + from + size, 1);
+    }
+    return mask;
+  }
+
+  /** A square of one tone, a rim of three pixels of another, and what is round it. */
+  private static Plane tones(float rim, float around, float inside) {
+    Plane in = square(30, 30);
+    Plane wide = square(27, 36);
+    Plane out = Plane.of(80, 80);
+    for (int i = 0; i < out.data().length; i++) {
+      out.data()[i] = in.data()[i] > 0 ? inside : wide.data()[i] > 0 ? rim : around;
+    }
+    return out;
+  }
 }

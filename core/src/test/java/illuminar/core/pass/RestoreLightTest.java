@@ -62,6 +62,51 @@ class RestoreLightTest {
     assertThat(tone(after, 30, 120)).as("the wall").isEqualTo(tone(before, 30, 120));
   }
 
+  /** A ground that already holds the light, here the window frame itself, is not lifted by it. */
+  @Test
+  void nothingBecomesLighter() {
+    Pass pass =
+        new Pass(
+            "p", true, new RestoreLight("w", -1.2, -0.1), new Where("b", false), Gate.ALL, 1, "");
+    for (String ground : List.of("w", "a0", "a1")) {
+      Recipe bare = new Recipe(new Ground.OneFrame(ground), List.of(BURNT), List.of());
+      Renderer renderer = new Renderer(ROOM, new RenderCache(20_000_000));
+      Picture before = renderer.picture(bare, WHOLE);
+      Picture after = renderer.picture(bare.withPasses(List.of(pass)), WHOLE);
+      for (int i = 0; i < before.r().length; i++) {
+        assertThat(after.luminanceAt(i)).isLessThanOrEqualTo(before.luminanceAt(i) + 1e-4f);
+      }
+    }
+  }
+
+  /**
+   * Burnt light that is left out of the region, such as a pane beside a reveal, does not shine into
+   * the pixels beside it.
+   */
+  @Test
+  void whatIsLeftOutDoesNotShineIn() {
+    Region left =
+        new Region(
+            "l",
+            "Left of the bar",
+            List.of(
+                new Part("p", Part.Combine.ADD, new Shape.BurntLight("a1", 1, 20)),
+                new Part("w", Part.Combine.TAKE_AWAY, new Shape.WindowFinder(0))),
+            0,
+            false);
+    Pass pass =
+        new Pass(
+            "p", true, new RestoreLight("w", -1.2, -0.1), new Where("l", false), Gate.ALL, 1, "");
+    Recipe bare = new Recipe(new Ground.OneFrame("a1"), List.of(left), List.of());
+    Renderer renderer = new Renderer(ROOM, new RenderCache(20_000_000));
+    Picture before = renderer.picture(bare, WHOLE);
+    Picture after = renderer.picture(bare.withPasses(List.of(pass)), WHOLE);
+    // the wall two pixels left of the panes at x = 108
+    for (int y = 70; y < 140; y++) {
+      assertThat(tone(after, 105, y)).isCloseTo(tone(before, 105, y), within(0.03f));
+    }
+  }
+
   /** The order of light is kept: what was brighter in the dark frame is brighter now. */
   @Test
   void detailKeepsItsOrder() {

@@ -2,13 +2,9 @@ package illuminar.server.view;
 
 import illuminar.core.analysis.Analysis;
 import illuminar.core.first.FirstVersion;
-import illuminar.core.frame.Frame;
-import illuminar.core.frame.Frames;
 import illuminar.core.frame.Pyramid;
-import illuminar.core.frame.Response;
-import illuminar.core.frame.Role;
 import illuminar.core.lineup.LineUp;
-import illuminar.core.lineup.ResponseEstimate;
+import illuminar.core.lineup.LinedUp;
 import illuminar.core.render.RenderCache;
 import illuminar.core.render.Renderer;
 import illuminar.server.recipe.RecipeJson;
@@ -74,23 +70,26 @@ public class LineUpWork {
     for (int i = 0; i < rows.size(); i++) {
       anchor = rows.get(i).id().equals(view.anchorId()) ? i : anchor;
     }
-    List<LineUp.Placed> placed =
-        LineUp.find(
-            pyramids,
-            anchor,
-            n -> steps.at(n, total, view.name() + ": lining up frame " + n + " of " + rows.size()));
-    List<Frame> lined = new ArrayList<>();
+    List<LinedUp.Taken> taken = new ArrayList<>();
     for (int i = 0; i < rows.size(); i++) {
       FrameRow r = rows.get(i);
-      LineUp.Placed p = placed.get(i);
-      r.placed(p.toFrame(), p.spread(), p.sure());
-      lined.add(new Frame(r.id().toString(), r.role(), r.stops(), p.toFrame(), pyramids.get(i)));
+      taken.add(
+          new LinedUp.Taken(
+              r.id().toString(), r.role(), r.stops(), r.stopsKnown(), pyramids.get(i)));
+    }
+    LinedUp lined =
+        LinedUp.of(
+            taken,
+            anchor,
+            n -> steps.at(n, total, view.name() + ": lining up frame " + n + " of " + rows.size()));
+    for (int i = 0; i < rows.size(); i++) {
+      LineUp.Placed p = lined.placed().get(i);
+      rows.get(i).placed(p.toFrame(), p.spread(), p.sure());
     }
     steps.at(total - 1, total, view.name() + ": making a first version");
-    Response response = response(lined, rows, view);
-    Analysis analysis = new Analysis(new Frames(lined, view.anchorId().toString(), response));
+    Analysis analysis = new Analysis(lined.frames());
     var recipe = FirstVersion.of(new Renderer(analysis, new RenderCache(FIRST_CACHE)));
-    String table = json.write(response.table256());
+    String table = json.write(lined.frames().response().table256());
     transaction.executeWithoutResult(
         s -> {
           frames.saveAllAndFlush(rows);
@@ -102,26 +101,5 @@ public class LineUpWork {
     open.keep(viewId, analysis);
     View ready = views.findById(viewId).orElseThrow();
     covers.refresh(ready, recipes.state(ready));
-  }
-
-  private static Response response(List<Frame> lined, List<FrameRow> rows, View view) {
-    boolean linear =
-        lined.stream().allMatch(f -> f.pixels().full().map(c -> c.linear()).orElse(false));
-    if (linear) {
-      return Response.standard();
-    }
-    List<Frame> bracket = new ArrayList<>();
-    for (int i = 0; i < lined.size(); i++) {
-      // the light must be the same in all of them
-      boolean sameLight = lined.get(i).role() == Role.AMBIENT || lined.get(i).role() == Role.WINDOW;
-      if (sameLight && rows.get(i).stopsKnown() && rows.get(i).sure()) {
-        bracket.add(lined.get(i));
-      }
-    }
-    double lo = bracket.stream().mapToDouble(Frame::stops).min().orElse(0);
-    double hi = bracket.stream().mapToDouble(Frame::stops).max().orElse(0);
-    return bracket.size() < 2 || hi - lo < 0.9
-        ? Response.srgb()
-        : ResponseEstimate.of(bracket, view.width(), view.height());
   }
 }

@@ -1,0 +1,180 @@
+package illuminar.core.lineup;
+
+import illuminar.core.filter.Box;
+import illuminar.core.frame.Curve;
+import illuminar.core.frame.Frame;
+import illuminar.core.frame.Pyramid;
+import illuminar.core.frame.Response;
+import illuminar.core.frame.Similarity;
+import illuminar.core.picture.Bands;
+import illuminar.core.picture.Picture;
+import illuminar.core.picture.Plane;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+
+/**
+ * The last step of line-up for frames of the same light: the darker of two, exposed anew by the
+ * camera's response, must look like the brighter one, burnt windows and their edges included. Edges
+ * beside burnt light, which lie farther out the brighter a frame is, so tell the place instead of
+ * misleading. Frames are compared each with the next brighter, from the anchor outwards.
+ *
+ * <p>Fitting place and exposure together: Mann, "Comparametric equations with practical
+ * applications in quantigraphic image processing", 2000; here the response is known and only the
+ * place is fitted.
+ */
+final class SameLight {
+  /** Rounds of the fit; it begins close by. */
+  private static final int ROUNDS = 8;
+
+  /** Pixels at full size by which a frame that was found before may still be moved. */
+  private static final double MOST = 1.5;
+
+  /** Display-linear value from which on the darker frame is taken for burnt, and how far over. */
+  private static final float BURNT = 0.97f;
+
+  private static final float FAR_OVER = 100;
+
+  /** Times that light may burn over before its edges lose trust. */
+  private static final float OVER = 1.5f;
+
+  /** Share of the spread of the fit by features that this one must stay below. */
+  private static final double CLOSER = 0.35;
+
+  /** Stops between two frames above which the darker one says too little about the brighter. */
+  private static final double FAR = 4.2;
+
+  private final List<Frame> frames;
+  private final LineUp.Placed[] placed;
+  private final Response response;
+  private final int power;
+  private final double unit;
+
+  private SameLight(List<Frame> frames, List<LineUp.Placed> placed, Response response, int power) {
+    this.frames = frames;
+    this.placed = placed.toArray(LineUp.Placed[]::new);
+    this.response = response;
+    this.power = power;
+    unit = Math.scalb(1.0, -power);
+  }
+
+  /**
+   * How the frames lie after this step.
+   *
+   * @param frames all of the same light
+   * @param placed how they were found to lie before
+   * @param power halvings at which frames are compared
+   */
+  static List<LineUp.Placed> refine(
+      List<Frame> frames, List<LineUp.Placed> placed, String anchor, Response response, int power) {
+    SameLight all = new SameLight(frames, placed, response, power);
+    List<Integer> order = new ArrayList<>();
+    for (int i = 0; i < frames.size(); i++) {
+      order.add(i);
+    }
+    order.sort(Comparator.comparingDouble(i -> frames.get(i).stops()));
+    int middle = -1;
+    for (int k = 0; k < order.size(); k++) {
+      middle = frames.get(order.get(k)).id().equals(anchor) ? k : middle;
+    }
+    for (int k = middle - 1; middle >= 0 && k >= 0; k--) {
+      all.place(order.get(k), order.get(k + 1));
+    }
+    for (int k = middle + 1; middle >= 0 && k < order.size(); k++) {
+      all.place(order.get(k), order.get(k - 1));
+    }
+    return List.of(all.placed);
+  }
+
+  /** Places one frame beside another that is in place. */
+  private void place(int which, int beside) {
+    Frame frame = frames.get(which);
+    Frame known = frames.get(beside);
+    if (Math.abs(frame.stops() - known.stops()) > FAR) {
+      return;
+    }
+    LineUp.Placed before = placed[which];
+    Similarity start = placed[beside].toFrame().inverse().then(before.toFrame());
+    boolean darker = frame.stops() < known.stops();
+    Frame dark = darker ? frame : known;
+    Frame bright = darker ? known : frame;
+    float gain = (float) Math.pow(2, bright.stops() - dark.stops());
+    Features told = Features.exposedAlike(exposed(dark, gain)).trustedBy(clear(dark, gain));
+    Features seen = Features.exposedAlike(bright.pixels().halved(power));
+    Fit fit = Fit.run(darker ? seen : told, darker ? told : seen, start.sized(unit), ROUNDS);
+    Similarity found = fit.move().sized(1 / unit);
+    double spread = fit.spread() / unit;
+    Pyramid p = frame.pixels();
+    boolean near = found.apart(start, p.width() / 2.0, p.height() / 2.0) < MOST;
+    if (near && spread < CLOSER * before.spread()) {
+      Similarity toFrame = placed[beside].toFrame().then(found);
+      placed[which] = new LineUp.Placed(toFrame, spread, before.shared(), true);
+    }
+  }
+
+  /** A frame as it would look exposed so much longer, at the size at which frames are compared. */
+  private Picture exposed(Frame dark, float gain) {
+    int finer = Math.max(0, power - 1);
+    Picture p = dark.pixels().halved(finer);
+    Picture out = Picture.of(p.width(), p.height());
+    for (int c = 0; c < 3; c++) {
+      Curve curve = response.exposed(c, gain);
+      float[] from = p.channel(c);
+      float[] to = out.channel(c);
+      Bands.of(
+          p.height(),
+          64,
+          (first, end) -> {
+            for (int i = first * p.width(); i < end * p.width(); i++) {
+              to[i] = curve.at(from[i]);
+            }
+          });
+    }
+    // burnt pixels must burn before they are mixed
+    return finer == power ? out : halved(out);
+  }
+
+  /**
+   * How far edges at each pixel can be trusted: where light burns many times over, a pixel burns
+   * that holds a trace of it, and its edge only tells in whole pixels where it lies.
+   */
+  private Plane clear(Frame dark, float gain) {
+    Picture p = dark.pixels().halved(power);
+    Plane light = Plane.of(p.width(), p.height());
+    for (int i = 0; i < light.data().length; i++) {
+      light.data()[i] =
+          p.mostAt(i) > BURNT ? FAR_OVER : gain * response.luminance(p.r()[i], p.g()[i], p.b()[i]);
+    }
+    Plane near = Box.mean(light, Features.radius(p.width(), p.height()));
+    for (int i = 0; i < near.data().length; i++) {
+      float over = Math.max(1, near.data()[i] / OVER);
+      near.data()[i] = 1 / (over * over);
+    }
+    return near;
+  }
+
+  private static Picture halved(Picture p) {
+    int w = (p.width() + 1) / 2;
+    int h = (p.height() + 1) / 2;
+    Picture out = Picture.of(w, h);
+    for (int c = 0; c < 3; c++) {
+      float[] from = p.channel(c);
+      float[] to = out.channel(c);
+      Bands.of(
+          h,
+          64,
+          (first, end) -> {
+            for (int y = first; y < end; y++) {
+              int a = 2 * y * p.width();
+              int b = Math.min(p.height() - 1, 2 * y + 1) * p.width();
+              for (int x = 0; x < w; x++) {
+                int r = Math.min(p.width() - 1, 2 * x + 1);
+                to[y * w + x] =
+                    0.25f * (from[a + 2 * x] + from[a + r] + from[b + 2 * x] + from[b + r]);
+              }
+            }
+          });
+    }
+    return out;
+  }
+}
