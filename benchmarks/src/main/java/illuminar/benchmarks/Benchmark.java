@@ -174,7 +174,7 @@ public final class Benchmark {
     for (int round = -2 * ms.length; round < ms.length; round++) {
       int moved = Math.floorMod(round / 20, PASSES);
       long start = System.nanoTime();
-      Picture p = renderer.picture(recipes.apply(0.002 * (round + 600), moved), raster);
+      Picture p = renderer.draft(recipes.apply(0.002 * (round + 600), moved), raster);
       ScreenJpeg.strips(p, 0.9);
       Histogram.of(p);
       if (round >= 0) {

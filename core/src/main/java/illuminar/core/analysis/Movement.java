@@ -19,8 +19,11 @@ import java.util.concurrent.ConcurrentHashMap;
  * range imaging", 2009.
  */
 public final class Movement {
-  /** Disagreement in stops that no careful line-up leaves at edges. */
-  public static final double CAREFUL = 0.5;
+  /**
+   * Disagreement in stops that no careful line-up leaves: a shadow of leaves on a wall that moved
+   * is hardly more.
+   */
+  public static final double CAREFUL = 0.18;
 
   /** Codes that tell light well, display-linear. */
   private static final float LEAST = 0.01f;

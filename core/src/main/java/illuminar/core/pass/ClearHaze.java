@@ -7,6 +7,7 @@ import illuminar.core.control.Control;
 import illuminar.core.control.Numbers;
 import illuminar.core.filter.Ease;
 import illuminar.core.filter.Guided;
+import illuminar.core.frame.Response;
 import illuminar.core.picture.MapRows;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
@@ -20,12 +21,13 @@ import java.util.Optional;
 /**
  * Clears haze from the view, or adds mist.
  *
- * <p>Koschmieder's law: what is seen is object · t + airlight · (1 − t). The sky, which is no
- * object, is told apart and spared; the airlight is that of the haziest land, the transmission t
- * follows from the dark channel, refined along edges (He, Sun, Tang, "Single image haze removal
- * using dark channel prior", 2009; guided filter, 2010). Where the land is level, its rows tell the
- * transmission better ({@link LevelGround}): pale land has no dark channel. All is looked at within
- * the region alone.
+ * <p>Koschmieder's law: what is seen is object · t + airlight · (1 − t). It holds for light, so
+ * that the picture is turned back into light by the camera's response first. The sky, which is no
+ * object, is told apart and spared; the airlight is that of the sky at the horizon or of the
+ * haziest land, the transmission t follows from the darkest channel, refined along edges (He, Sun,
+ * Tang, "Single image haze removal using dark channel prior", 2009; guided filter, 2010). Where the
+ * land is level, its rows tell the transmission better ({@link LevelGround}): pale land has no dark
+ * channel. All is looked at within the region alone.
  *
  * @param amount share of the haze that is taken out; below 0 mist is added, −1 to 1
  * @param guard how far the sky is spared, 0 to 1
@@ -57,8 +59,19 @@ public record ClearHaze(
   /** Share of the haziest land that tells the airlight. */
   private static final double HAZIEST = 0.04;
 
-  /** Least transmission that is believed; below, noise would be raised more than the view. */
-  private static final float THINNEST = 0.12f;
+  /**
+   * Transmission from which on nothing, and all, of the haze is cleared; where hardly anything
+   * comes through, noise would be raised more than the land.
+   */
+  private static final float NOTHING = 0.1f;
+
+  private static final float THIN = 0.4f;
+
+  /** Share of the deviation of the ground as found first that another horizon must stay below. */
+  private static final double BETTER = 0.75;
+
+  /** Small rows below the horizon that haze may leave as light as the sky. */
+  private static final int HAZY_ROWS = 16;
 
   /** Share of the region that a small pixel needs to tell anything. */
   private static final float WHOLE = 0.5f;
@@ -66,8 +79,11 @@ public record ClearHaze(
   /** The same where its colour is measured. */
   private static final float ALL = 0.999f;
 
-  /** Share of the sky's dark channel from which on a place counts as sky. */
+  /** Share of the sky's light from which on a place counts as sky. */
   private static final float SKY = 0.85f;
+
+  /** The same above the horizon, where what is far darker is a roof or a tree. */
+  private static final float DIM = 0.4f;
 
   private static final float[] TO_SRGB = Space.WORK_TO_SRGB.floats();
   private static final float[] TO_WORK = Space.SRGB_TO_WORK.floats();
@@ -84,38 +100,78 @@ public record ClearHaze(
     Picture p = below.picture();
     int w = p.width();
     int h = p.height();
+    Response response = below.analysis().frames().response();
     float[] region = below.region().copy();
     float[][] c = new float[3][w * h];
     float[] out = new float[3];
     for (int i = 0; i < w * h; i++) {
       Matrix3.apply(TO_SRGB, p.r()[i], p.g()[i], p.b()[i], out);
       for (int k = 0; k < 3; k++) {
-        c[k][i] = Math.max(0, out[k]);
+        c[k][i] = response.toLight(k, Math.max(0, out[k]));
       }
     }
-    float[] dark = dark(c, region, w, h);
-    float sky = sky(dark, region, w);
-    float[] air = air(c, dark, region, sky, w);
-    Plane tone = Plane.of(w, h);
+    float[] tone = luminance(c, w * h);
+    float sky = sky(tone, region, w);
+    Distance far = distance(c, tone, region, sky, below.raster());
     Plane through = Plane.of(w, h);
     for (int i = 0; i < w * h; i++) {
-      tone.data()[i] = Space.srgbLuminance(c[0][i], c[1][i], c[2][i]);
       float haze = 0;
       if (region[i] >= WHOLE) {
-        haze =
-            Math.min(1, KEPT * least(c, air, i))
-                * (1 - (float) guard * Ease.between((dark[i] - SKY * sky) / (0.3f * sky)));
+        double spared = guard * skyShare(tone[i], sky, i / w < far.horizon);
+        haze = Math.min(1, KEPT * least(c, far.air, i)) * (float) (1 - spared);
       }
       through.data()[i] = 1 - haze;
     }
-    Guided maps = Guided.of(tone, through, 2, 1e-4f);
     return new Work(
         this,
-        air,
-        maps,
-        land(c, air, region, horizon(dark, region, sky, w), below.raster()),
+        response,
+        far.air,
+        Guided.of(new Plane(w, h, tone), through, 2, 1e-4f),
+        far.land,
         below.analysis().fullWidth(),
         below.analysis().fullHeight());
+  }
+
+  /**
+   * What the haze is made out by.
+   *
+   * @param horizon lowest small row of the sky; −1 where there is none
+   * @param air colour of the airlight
+   * @param land the land as level ground, where it is that
+   */
+  private record Distance(int horizon, float[] air, Optional<LevelGround> land) {
+    double off() {
+      return land.map(LevelGround::off).orElse(1.0);
+    }
+  }
+
+  /**
+   * The horizon is the lowest row that is as light as the sky; but haze may have made the land
+   * below it as light, so that a higher row is taken where the land is clearly more level seen from
+   * it.
+   */
+  private static Distance distance(
+      float[][] c, float[] tone, float[] region, float sky, Raster raster) {
+    int lowest = horizon(tone, region, sky, raster.width());
+    Distance first = from(lowest, c, tone, region, sky, raster);
+    Distance best = first;
+    for (int row = lowest - 1; row >= Math.max(1, lowest - HAZY_ROWS); row--) {
+      Distance other = from(row, c, tone, region, sky, raster);
+      best = other.off() < best.off() ? other : best;
+    }
+    return best.off() < BETTER * first.off() ? best : first;
+  }
+
+  private static Distance from(
+      int horizon, float[][] c, float[] tone, float[] region, float sky, Raster raster) {
+    float[] air = air(c, tone, region, sky, horizon, raster.width());
+    return new Distance(horizon, air, land(c, air, region, horizon, raster));
+  }
+
+  /** How far a place is sky: as light as the sky is, or above the horizon and not much darker. */
+  private static float skyShare(float tone, float sky, boolean above) {
+    float from = above ? DIM * sky : SKY * sky;
+    return Ease.between((tone - from) / (0.3f * sky));
   }
 
   /** The land as level ground, where its rows show it to be that. */
@@ -158,37 +214,25 @@ public record ClearHaze(
   /** A little haze stays, as the authors advise: without any, distance is lost. */
   private static final float KEPT = 0.95f;
 
-  /** The darkest of the three channels about each pixel of the region. */
-  private static float[] dark(float[][] c, float[] region, int w, int h) {
-    float[] out = new float[w * h];
-    for (int y = 0; y < h; y++) {
-      for (int x = 0; x < w; x++) {
-        float least = 1;
-        for (int v = Math.max(0, y - 1); v <= Math.min(h - 1, y + 1); v++) {
-          for (int u = Math.max(0, x - 1); u <= Math.min(w - 1, x + 1); u++) {
-            int i = v * w + u;
-            if (region[i] >= WHOLE) {
-              least = Math.min(least, Math.min(c[0][i], Math.min(c[1][i], c[2][i])));
-            }
-          }
-        }
-        out[y * w + x] = least;
-      }
+  /** Luminance of each small pixel's light. */
+  private static float[] luminance(float[][] c, int n) {
+    float[] out = new float[n];
+    for (int i = 0; i < n; i++) {
+      out[i] = Space.srgbLuminance(c[0][i], c[1][i], c[2][i]);
     }
     return out;
   }
 
   /**
-   * Dark channel from which on a place is sky: of the two thresholds that part the region best into
-   * near, far and sky (Otsu 1979) the upper one, where what is brighter lies above; else beyond
-   * all.
+   * Light from which on a place is sky: of the two thresholds that part the region best into near,
+   * far and sky (Otsu 1979) the upper one, where what is brighter lies above; else beyond all.
    */
-  private static float sky(float[] dark, float[] region, int w) {
+  private static float sky(float[] tone, float[] region, int w) {
     int[] count = new int[BINS];
     double[] rows = new double[BINS];
-    for (int i = 0; i < dark.length; i++) {
+    for (int i = 0; i < tone.length; i++) {
       if (region[i] >= WHOLE) {
-        int b = bin(dark[i]);
+        int b = bin(tone[i]);
         count[b]++;
         rows[b] += i / w;
       }
@@ -233,12 +277,12 @@ public record ClearHaze(
    * Colour of the air: the sky's at the horizon (Koschmieder's law), where there is a sky; else the
    * mean of the haziest land.
    */
-  private static float[] air(float[][] c, float[] dark, float[] region, float sky, int w) {
-    int horizon = horizon(dark, region, sky, w);
+  private static float[] air(
+      float[][] c, float[] tone, float[] region, float sky, int horizon, int w) {
     float[] air = new float[3];
     int used = 0;
     for (int i = Math.max(0, horizon - 1) * w; i < (horizon + 1) * w; i++) {
-      if (region[i] >= ALL && dark[i] >= SKY * sky) {
+      if (region[i] >= ALL && tone[i] >= SKY * sky) {
         for (int k = 0; k < 3; k++) {
           air[k] += c[k][i];
         }
@@ -246,7 +290,7 @@ public record ClearHaze(
       }
     }
     if (used == 0) {
-      return haziest(c, dark, region, sky);
+      return haziest(c, tone, region, sky);
     }
     for (int k = 0; k < 3; k++) {
       air[k] = Math.max(0.02f, air[k] / used);
@@ -255,14 +299,14 @@ public record ClearHaze(
   }
 
   /** The lowest row that is mostly sky; −1 where there is none. */
-  private static int horizon(float[] dark, float[] region, float sky, int w) {
-    for (int row = dark.length / w - 1; row >= 0; row--) {
+  private static int horizon(float[] tone, float[] region, float sky, int w) {
+    for (int row = tone.length / w - 1; row >= 0; row--) {
       int all = 0;
       int light = 0;
       for (int i = row * w; i < (row + 1) * w; i++) {
         if (region[i] >= ALL) {
           all++;
-          light += dark[i] >= SKY * sky ? 1 : 0;
+          light += tone[i] >= SKY * sky ? 1 : 0;
         }
       }
       if (all >= LEAST_WIDTH && light > all / 2) {
@@ -273,12 +317,12 @@ public record ClearHaze(
   }
 
   /** Mean colour of the haziest land. */
-  private static float[] haziest(float[][] c, float[] dark, float[] region, float sky) {
+  private static float[] haziest(float[][] c, float[] tone, float[] region, float sky) {
     float[] land = new float[region.length];
     int n = 0;
     for (int i = 0; i < region.length; i++) {
-      if (region[i] >= WHOLE && dark[i] < SKY * sky) {
-        land[n++] = dark[i];
+      if (region[i] >= WHOLE && tone[i] < SKY * sky) {
+        land[n++] = tone[i];
       }
     }
     if (n == 0) {
@@ -289,7 +333,7 @@ public record ClearHaze(
     float[] air = new float[3];
     int used = 0;
     for (int i = 0; i < region.length; i++) {
-      if (region[i] >= WHOLE && dark[i] < SKY * sky && dark[i] >= least) {
+      if (region[i] >= WHOLE && tone[i] < SKY * sky && tone[i] >= least) {
         for (int k = 0; k < 3; k++) {
           air[k] += c[k][i];
         }
@@ -304,6 +348,7 @@ public record ClearHaze(
 
   private record Work(
       ClearHaze pass,
+      Response response,
       float[] air,
       Guided maps,
       Optional<LevelGround> land,
@@ -325,11 +370,18 @@ public record ClearHaze(
           rows[1].row(i / w, row[1], 0);
         }
         Matrix3.apply(TO_SRGB, below.r()[i], below.g()[i], below.b()[i], c);
+        toLight(c);
         float found = row[0][i % w] * Space.srgbLuminance(c[0], c[1], c[2]) + row[1][i % w];
         float t = through(found, level(raster, i / w), c);
         out.data()[i] = Math.max(0, Math.min(1, t));
       }
       return out;
+    }
+
+    private void toLight(float[] c) {
+      for (int k = 0; k < 3; k++) {
+        c[k] = response.toLight(k, Math.max(0, c[k]));
+      }
     }
 
     /** Transmission of level ground at a row; 0 where there is none. */
@@ -373,8 +425,12 @@ public record ClearHaze(
           (i, m) -> {
             int x = i % w;
             Matrix3.apply(TO_SRGB, p.r()[i], p.g()[i], p.b()[i], c);
+            toLight(c);
             float tone = Space.srgbLuminance(c[0], c[1], c[2]);
             clear(c, through(row[0][x] * tone + row[1][x], level[0], c));
+            for (int k = 0; k < 3; k++) {
+              c[k] = response.toDisplay(k, c[k]);
+            }
             Matrix3.apply(TO_WORK, c[0], c[1], c[2], c);
             p.r()[i] += (c[0] - p.r()[i]) * m;
             p.g()[i] += (c[1] - p.g()[i]) * m;
@@ -393,7 +449,8 @@ public record ClearHaze(
       float k;
       if (amount >= 0) {
         // object = (seen − air) / t + air, as far as asked for
-        k = 1 + amount * (1 / Math.max(t, THINNEST) - 1);
+        float told = Ease.between((t - NOTHING) / (THIN - NOTHING));
+        k = 1 + amount * told * (1 / Math.max(t, NOTHING) - 1);
       } else {
         // as much haze again: the transmission to the power of what is added
         k = (float) Math.pow(t, -amount);

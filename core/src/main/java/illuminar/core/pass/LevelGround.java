@@ -13,8 +13,9 @@ import java.util.Optional;
  *
  * @param horizon row at full size at which distance has no end
  * @param thickness rows at which the transmission is 1 / e below the horizon
+ * @param off mean deviation of the rows from it, in shares of the airlight
  */
-record LevelGround(double horizon, double thickness) {
+record LevelGround(double horizon, double thickness, double off) {
   /** Rows that a fit needs. */
   private static final int LEAST_ROWS = 5;
 
@@ -63,7 +64,7 @@ record LevelGround(double horizon, double thickness) {
         double off = deviation(haze, first, step, fit);
         if (off < best) {
           best = off;
-          found = fit;
+          found = new LevelGround(fit.horizon, fit.thickness, off);
         }
       }
     }
@@ -108,7 +109,7 @@ record LevelGround(double horizon, double thickness) {
       return null;
     }
     double thickness = -(n * sxy - sx * sy) / spread;
-    return thickness <= 0 ? null : new LevelGround(horizon, thickness);
+    return thickness <= 0 ? null : new LevelGround(horizon, thickness, Double.NaN);
   }
 
   /** Mean deviation of the rows from the model, with the land's own darkness that fits best. */
