@@ -26,11 +26,12 @@ public final class FirstVersion {
     STAGES.put(LOW_CONTRAST, List.of(new LowContrastProposer()));
     STAGES.put("Tone", List.of(new ToneProposer()));
     STAGES.put("Colour", List.of(new CastsProposer()));
+    STAGES.put("Air", List.of(new AirProposer()));
     STAGES.put("Balance", List.of(new BalanceProposer()));
   }
 
   /** Stages whose proposals are a matter of taste, and come only when they are asked for. */
-  private static final Set<String> WHEN_ASKED = Set.of("Lights", LOW_CONTRAST);
+  private static final Set<String> WHEN_ASKED = Set.of("Lights", LOW_CONTRAST, "Air");
 
   private FirstVersion() {}
 

@@ -378,6 +378,12 @@ public record ClearHaze(
       return out;
     }
 
+    /** Haze is borne out where the land lies level and thins it row by row. */
+    @Override
+    public boolean sure() {
+      return land.isPresent();
+    }
+
     private void toLight(float[] c) {
       for (int k = 0; k < 3; k++) {
         c[k] = response.toLight(k, Math.max(0, c[k]));

@@ -111,13 +111,19 @@ public record RestoreLight(
     float[] region = below.region().copy();
     int smallWidth = below.raster().width();
     int smallHeight = below.raster().height();
+    float least = 1;
+    for (int c = 0; c < 3; c++) {
+      least = Math.min(least, relight.response().toDisplay(c, 1 / gain));
+    }
     float[] found = new float[1024];
     int n = 0;
     float[] light = new float[3];
     for (int y = 0; y < p.height(); y++) {
       int row = y * smallHeight / p.height() * smallWidth;
       for (int x = 0; x < p.width(); x++) {
-        if (region[row + x * smallWidth / p.width()] > 0) {
+        // no channel at burning, nothing that burns
+        boolean bright = p.mostAt(y * p.width() + x) >= least;
+        if (bright && region[row + x * smallWidth / p.width()] > 0) {
           relight.light(p, y * p.width() + x, light);
           float y1 = luminance(light) * gain;
           if (y1 > 1) {

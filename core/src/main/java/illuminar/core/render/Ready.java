@@ -43,6 +43,9 @@ public sealed interface Ready {
      * @param below the picture below the pass at the raster; not modified
      */
     Plane told(Picture below, Raster raster);
+
+    /** Whether the picture bears out what was found, or it is only the best guess. */
+    boolean sure();
   }
 
   /** A pass that only brightens and darkens, by one gain for all channels. */

@@ -232,11 +232,19 @@ public final class Renderer {
   }
 
   /**
-   * What a pass found out about the picture below it, 0 to 1; less than 0 where it does not work.
+   * What a pass found out about the picture below it.
+   *
+   * @param plane 0 to 1; less than 0 where the pass does not work
+   * @param sure whether the picture bears it out, or it is only the best guess
+   */
+  public record Told(Plane plane, boolean sure) {}
+
+  /**
+   * What a pass found out about the picture below it.
    *
    * @throws IllegalArgumentException if the recipe has no such pass, or it tells nothing
    */
-  public Plane told(Recipe recipe, String pass, Raster raster) {
+  public Told told(Recipe recipe, String pass, Raster raster) {
     Plan plan = plan(recipe, last);
     for (int k = 0; k < plan.steps().size(); k++) {
       Step step = plan.steps().get(k);
@@ -250,7 +258,7 @@ public final class Renderer {
         for (int i = 0; i < share.length; i++) {
           told.data()[i] = share[i] > 0.5f ? told.data()[i] : -1;
         }
-        return told;
+        return new Told(told, telling.sure());
       }
     }
     throw new IllegalArgumentException("the pass " + pass + " is off or tells nothing");

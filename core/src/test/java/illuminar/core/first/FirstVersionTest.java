@@ -8,6 +8,7 @@ import illuminar.core.analysis.Analysis;
 import illuminar.core.frame.Frames;
 import illuminar.core.ground.Ground;
 import illuminar.core.pass.BringFrame;
+import illuminar.core.pass.ClearHaze;
 import illuminar.core.pass.Pass;
 import illuminar.core.pass.RestoreLight;
 import illuminar.core.pass.Tone;
@@ -112,6 +113,23 @@ class FirstVersionTest {
     float[] after = Seen.of(low, renderer).tones();
     int n = before.length;
     assertThat(after[n * 9 / 10] - after[n / 10]).isLessThan(before[n * 9 / 10] - before[n / 10]);
+  }
+
+  /** The light behind the test room's windows grows row by row, as haze over level land does. */
+  @Test
+  void hazeIsClearedOnceAndOnlyInTheView() {
+    Renderer renderer = renderer(ROOM);
+    Recipe bare = FirstVersion.ground(ROOM.frames());
+    Proposal none = FirstVersion.propose("Air", bare, renderer);
+    assertThat(none.recipe()).isEqualTo(bare);
+    assertThat(none.said()).contains("region");
+    Recipe windows = FirstVersion.propose("Windows", bare, renderer).recipe();
+    Recipe air = FirstVersion.propose("Air", windows, renderer).recipe();
+    Pass pass = air.passes().get(air.passes().size() - 1);
+    assertThat(pass.move()).isInstanceOf(ClearHaze.class);
+    assertThat(pass.why()).contains("% of the view");
+    assertThat(pass.where()).isEqualTo(new Where("window-panes", false));
+    assertThat(FirstVersion.propose("Air", air, renderer).recipe()).isEqualTo(air);
   }
 
   @Test

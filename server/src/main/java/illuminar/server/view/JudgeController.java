@@ -139,7 +139,7 @@ class JudgeController {
       throws IOException {
     Renderer renderer = renderer(member, id);
     Raster raster = renderer.analysis().raster();
-    Plane told = renderer.told(json.read(recipe), pass, raster);
+    Plane told = renderer.told(json.read(recipe), pass, raster).plane();
     BufferedImage image =
         new BufferedImage(raster.width(), raster.height(), BufferedImage.TYPE_INT_ARGB);
     for (int i = 0; i < told.data().length; i++) {
