@@ -729,7 +729,7 @@ export interface components {
             warmer: number;
             tint: number;
         };
-        Move: components["schemas"]["BringFrame"] | components["schemas"]["RestoreLight"] | components["schemas"]["LayFrame"] | components["schemas"]["MixLight"] | components["schemas"]["ShareFlash"] | components["schemas"]["Glow"] | components["schemas"]["Tone"] | components["schemas"]["Levels"] | components["schemas"]["ToneCurve"] | components["schemas"]["Fill"] | components["schemas"]["ClearCasts"] | components["schemas"]["Colour"] | components["schemas"]["HueBand"] | components["schemas"]["Wash"] | components["schemas"]["ClearHaze"] | components["schemas"]["Balance"] | components["schemas"]["EvenOut"] | components["schemas"]["Detail"] | components["schemas"]["Calm"];
+        Move: components["schemas"]["RestoreLight"] | components["schemas"]["BringFrame"] | components["schemas"]["LayFrame"] | components["schemas"]["MixLight"] | components["schemas"]["ShareFlash"] | components["schemas"]["Glow"] | components["schemas"]["Tone"] | components["schemas"]["Levels"] | components["schemas"]["ToneCurve"] | components["schemas"]["Fill"] | components["schemas"]["ClearCasts"] | components["schemas"]["Colour"] | components["schemas"]["HueBand"] | components["schemas"]["Wash"] | components["schemas"]["ClearHaze"] | components["schemas"]["Balance"] | components["schemas"]["EvenOut"] | components["schemas"]["Detail"] | components["schemas"]["Calm"];
         Moving: {
             /** @enum {string} */
             kind: "moving";
@@ -859,6 +859,7 @@ export interface components {
             highlights: number;
             shadows: number;
             midtones: number;
+            follow: number;
         };
         ToneBand: {
             /** @enum {string} */

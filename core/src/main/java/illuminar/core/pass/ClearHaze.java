@@ -65,7 +65,7 @@ public record ClearHaze(
    */
   private static final float NOTHING = 0.1f;
 
-  private static final float THIN = 0.4f;
+  private static final float THIN = 0.25f;
 
   /** Share of the deviation of the ground as found first that another horizon must stay below. */
   private static final double BETTER = 0.75;

@@ -1,9 +1,11 @@
 package illuminar.core.pass;
 
+import illuminar.core.colour.Stops;
 import illuminar.core.control.Control;
 import illuminar.core.control.Numbers;
 import illuminar.core.filter.Guided;
 import illuminar.core.picture.MapRows;
+import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
 import illuminar.core.render.Below;
@@ -15,9 +17,10 @@ import java.util.Arrays;
 /**
  * Exposure, contrast, highlights, shadows and midtones.
  *
- * <p>All of them turn into one gain in stops from the pixel's tone, so hue and saturation stay.
- * Shadows, midtones and highlights follow the tone of the surroundings (an edge-keeping base of the
- * picture), so texture stays; contrast bends about mid grey and levels out at both ends. The
+ * <p>All of them turn into one gain in stops from the pixel's tone, so hue and saturation stay,
+ * unless saturation is to follow: then each channel has, as far as asked for, the gain of its own
+ * tone. Shadows, midtones and highlights follow the tone of the surroundings (an edge-keeping base
+ * of the picture), so texture stays; contrast bends about mid grey and levels out at both ends. The
  * deepest tones are held when shadows are lifted, which keeps them from turning to mud. Base:
  * guided filter (He, Sun, Tang 2010); the weighting curves are our own.
  */
@@ -52,7 +55,16 @@ public record Tone(
             step = 1,
             careful = 0,
             help = "About mid grey; both ends stay")
-        double midtones)
+        double midtones,
+    @Control(
+            label = "Saturation follows",
+            unit = "%",
+            from = 0,
+            to = 1,
+            step = 0.01,
+            careful = 0,
+            help = "0 holds it; 100 % changes it as a curve on each channel does")
+        double follow)
     implements Move {
 
   /** Changes nothing. */
@@ -72,6 +84,13 @@ public record Tone(
     Numbers.check(Tone.class, "highlights", highlights);
     Numbers.check(Tone.class, "shadows", shadows);
     Numbers.check(Tone.class, "midtones", midtones);
+    Numbers.check(Tone.class, "follow", follow);
+  }
+
+  /** Saturation held. */
+  public Tone(
+      double exposure, double contrast, double highlights, double shadows, double midtones) {
+    this(exposure, contrast, highlights, shadows, midtones, 0);
   }
 
   /** Midtones left alone. */
@@ -152,7 +171,45 @@ public record Tone(
         stops.width() > 1 && box[0] < box[2]
             ? Guided.within(stops, box, radius(stops), EDGE)
             : NO_BASE;
-    return new Work(this, maps, below.analysis().fullWidth(), below.analysis().fullHeight());
+    int width = below.analysis().fullWidth();
+    int height = below.analysis().fullHeight();
+    return follow == 0
+        ? new Work(this, maps, width, height)
+        : new ByChannel(this, maps, width, height);
+  }
+
+  /** Gains of each channel's own tone. */
+  private record ByChannel(Tone tone, Guided maps, int fullWidth, int fullHeight)
+      implements Ready.OnLight {
+
+    @Override
+    public void apply(Tile tile, Picture p) {
+      if (tile.empty()) {
+        return;
+      }
+      int w = tile.raster().width();
+      MapRows[] rows =
+          MapRows.of(fullWidth, fullHeight, tile.raster(), maps.slope(), maps.offset());
+      float[] slope = new float[w];
+      float[] offset = new float[w];
+      tile.each(
+          p,
+          j -> {
+            rows[0].row(j, slope, 0);
+            rows[1].row(j, offset, 0);
+          },
+          (i, m) -> {
+            float own = Stops.of(p.luminanceAt(i));
+            float base = offset[i % w] + slope[i % w] * own;
+            float gain = gain(tone, own, base);
+            for (int c = 0; c < 3; c++) {
+              float[] light = p.channel(c);
+              float channel = Stops.of(light[i]);
+              float alone = gain(tone, channel, base + channel - own);
+              light[i] *= Stops.light(m * (gain + (alone - gain) * (float) tone.follow));
+            }
+          });
+    }
   }
 
   private record Work(Tone tone, Guided maps, int fullWidth, int fullHeight)

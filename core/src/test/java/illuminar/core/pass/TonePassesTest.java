@@ -295,4 +295,27 @@ class TonePassesTest {
       }
     }
   }
+
+  /**
+   * Held, a colour's channels keep their ratios; let go, each channel stands where a grey of its
+   * own value would, which is what a curve on each channel means (common practice, no source).
+   */
+  @Test
+  void saturationIsHeldUnlessItIsToFollow() {
+    Analysis view = view((x, y, c) -> new int[] {150, 110, 90}[c]);
+    Picture before = picture(view);
+    Picture held = picture(view, new Tone(0.2, 40, -10, 20, 5, 0));
+    Picture half = picture(view, new Tone(0.2, 40, -10, 20, 5, 0.5));
+    Picture free = picture(view, new Tone(0.2, 40, -10, 20, 5, 1));
+    int i = 80 * W + 120;
+    assertThat(held.r()[i] / held.b()[i]).isCloseTo(before.r()[i] / before.b()[i], within(0.001f));
+    for (int c = 0; c < 3; c++) {
+      float own = Stops.of(before.channel(c)[i]);
+      float grey = own + Tone.gain(new Tone(0.2, 40, -10, 20, 5), own, own);
+      assertThat(Stops.of(free.channel(c)[i])).isCloseTo(grey, within(0.01f));
+      assertThat(Stops.of(half.channel(c)[i]))
+          .isCloseTo((Stops.of(held.channel(c)[i]) + grey) / 2, within(0.01f));
+    }
+    assertThat(free.r()[i] / free.b()[i]).isGreaterThan(held.r()[i] / held.b()[i]);
+  }
 }

@@ -59,7 +59,10 @@ final class OlderRecipes {
           number(move, "tint", 0);
           number(move, "saturation", 1);
         }
-        case "tone" -> number(move, "midtones", 0);
+        case "tone" -> {
+          number(move, "midtones", 0);
+          number(move, "follow", 0);
+        }
         default -> {}
       }
     }
