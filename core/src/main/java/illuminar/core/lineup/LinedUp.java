@@ -45,7 +45,6 @@ public record LinedUp(Frames frames, List<LineUp.Placed> placed) {
     if (told(taken, placed).size() > 1) {
       placed = refined(taken, placed, frames, stays, response);
       frames = frames(taken, placed);
-      response = response(taken, placed, frames);
     }
     return new LinedUp(new Frames(frames, stays, response), placed);
   }

@@ -12,6 +12,7 @@ import illuminar.core.picture.Plane;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * The last step of line-up for frames of the same light: the darker of two, exposed anew by the
@@ -45,14 +46,12 @@ final class SameLight {
   private static final double FAR = 4.2;
 
   private final List<Frame> frames;
-  private final LineUp.Placed[] placed;
   private final Response response;
   private final int power;
   private final double unit;
 
-  private SameLight(List<Frame> frames, List<LineUp.Placed> placed, Response response, int power) {
+  private SameLight(List<Frame> frames, Response response, int power) {
     this.frames = frames;
-    this.placed = placed.toArray(LineUp.Placed[]::new);
     this.response = response;
     this.power = power;
     unit = Math.scalb(1.0, -power);
@@ -62,39 +61,66 @@ final class SameLight {
    * How the frames lie after this step.
    *
    * @param frames all of the same light
-   * @param placed how they were found to lie before
+   * @param before how they were found to lie before
    * @param power halvings at which frames are compared
    */
   static List<LineUp.Placed> refine(
-      List<Frame> frames, List<LineUp.Placed> placed, String anchor, Response response, int power) {
-    SameLight all = new SameLight(frames, placed, response, power);
-    List<Integer> order = new ArrayList<>();
-    for (int i = 0; i < frames.size(); i++) {
-      order.add(i);
+      List<Frame> frames, List<LineUp.Placed> before, String anchor, Response response, int power) {
+    SameLight all = new SameLight(frames, response, power);
+    List<Pair> pairs = pairs(frames, anchor);
+    List<Move> moves = pairs.stream().parallel().map(all::compare).toList();
+    LineUp.Placed[] placed = before.toArray(LineUp.Placed[]::new);
+    for (int k = 0; k < pairs.size(); k++) {
+      int which = pairs.get(k).which;
+      Move move = moves.get(k);
+      if (move.spread < CLOSER * placed[which].spread()) {
+        Similarity toFrame = placed[pairs.get(k).beside].toFrame().then(move.move);
+        placed[which] = new LineUp.Placed(toFrame, move.spread, placed[which].shared(), true);
+      }
     }
-    order.sort(Comparator.comparingDouble(i -> frames.get(i).stops()));
-    int middle = -1;
-    for (int k = 0; k < order.size(); k++) {
-      middle = frames.get(order.get(k)).id().equals(anchor) ? k : middle;
-    }
-    for (int k = middle - 1; middle >= 0 && k >= 0; k--) {
-      all.place(order.get(k), order.get(k + 1));
-    }
-    for (int k = middle + 1; middle >= 0 && k < order.size(); k++) {
-      all.place(order.get(k), order.get(k - 1));
-    }
-    return List.of(all.placed);
+    return List.of(placed);
   }
 
-  /** Places one frame beside another that is in place. */
-  private void place(int which, int beside) {
-    Frame frame = frames.get(which);
-    Frame known = frames.get(beside);
-    if (Math.abs(frame.stops() - known.stops()) > FAR) {
-      return;
+  /** A frame, and the one next to it by exposure that is nearer to the anchor. */
+  private record Pair(int which, int beside) {}
+
+  /**
+   * How one frame lies beside another.
+   *
+   * @param spread standard error at the picture's corner, full-size pixels
+   */
+  private record Move(Similarity move, double spread) {
+    static final Move UNKNOWN = new Move(Similarity.NONE, Double.POSITIVE_INFINITY);
+  }
+
+  /** From the anchor outwards. */
+  private static List<Pair> pairs(List<Frame> frames, String anchor) {
+    List<Integer> order =
+        IntStream.range(0, frames.size())
+            .boxed()
+            .sorted(Comparator.comparingDouble(i -> frames.get(i).stops()))
+            .toList();
+    List<Pair> out = new ArrayList<>();
+    int middle = 0;
+    while (middle < order.size() && !frames.get(order.get(middle)).id().equals(anchor)) {
+      middle++;
     }
-    LineUp.Placed before = placed[which];
-    Similarity start = placed[beside].toFrame().inverse().then(before.toFrame());
+    for (int k = middle - 1; middle < order.size() && k >= 0; k--) {
+      out.add(new Pair(order.get(k), order.get(k + 1)));
+    }
+    for (int k = middle + 1; k < order.size(); k++) {
+      out.add(new Pair(order.get(k), order.get(k - 1)));
+    }
+    return out;
+  }
+
+  private Move compare(Pair pair) {
+    Frame frame = frames.get(pair.which);
+    Frame known = frames.get(pair.beside);
+    if (Math.abs(frame.stops() - known.stops()) > FAR) {
+      return Move.UNKNOWN;
+    }
+    Similarity start = known.toFrame().inverse().then(frame.toFrame());
     boolean darker = frame.stops() < known.stops();
     Frame dark = darker ? frame : known;
     Frame bright = darker ? known : frame;
@@ -103,13 +129,9 @@ final class SameLight {
     Features seen = Features.exposedAlike(bright.pixels().halved(power));
     Fit fit = Fit.run(darker ? seen : told, darker ? told : seen, start.sized(unit), ROUNDS);
     Similarity found = fit.move().sized(1 / unit);
-    double spread = fit.spread() / unit;
     Pyramid p = frame.pixels();
     boolean near = found.apart(start, p.width() / 2.0, p.height() / 2.0) < MOST;
-    if (near && spread < CLOSER * before.spread()) {
-      Similarity toFrame = placed[beside].toFrame().then(found);
-      placed[which] = new LineUp.Placed(toFrame, spread, before.shared(), true);
-    }
+    return near ? new Move(found, fit.spread() / unit) : Move.UNKNOWN;
   }
 
   /** A frame as it would look exposed so much longer, at the size at which frames are compared. */
