@@ -45,7 +45,8 @@ public final class Pictures {
     }
     link("Fennick Weather House").click();
     page.waitForURL(Pattern.compile("/shoots/[0-9a-f-]+$"));
-    page.getByLabel("Open Front at dusk").waitFor();
+    // the last view of the demo appears when all before it have a first version
+    page.getByLabel("Open Front at dusk").waitFor(new Locator.WaitForOptions().setTimeout(240_000));
     idle();
     link("Shoots").click();
     page.waitForURL(Pattern.compile("/shoots$"));

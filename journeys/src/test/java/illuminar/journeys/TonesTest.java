@@ -163,4 +163,36 @@ class TonesTest {
     org.assertj.core.api.Assertions.assertThat(page.getByLabel(Pattern.compile("^Region ")).count())
         .isGreaterThanOrEqualTo(regions);
   }
+
+  @Test
+  @Order(9)
+  void saturationFollowsToneIfWantedAndSurvivesReload() {
+    bench.waitForPicture(() -> bench.button("Tone").click());
+    bench.waitForPicture(() -> bench.set("Contrast", "30"));
+    assertThat(bench.number("Saturation follows")).hasValue("0");
+    bench.waitForPicture(() -> bench.set("Saturation follows", "60"));
+    assertThat(bench.saved()).containsText("Saved");
+    page.reload();
+    page.waitForFunction("() => Number(document.documentElement.dataset.pictures ?? 0) > 0");
+    passes("tone").last().click(new Locator.ClickOptions().setPosition(30, 12));
+    assertThat(bench.number("Saturation follows")).hasValue("60");
+    assertThat(bench.number("Contrast")).hasValue("30");
+  }
+
+  /** Haze that is cleared already is not proposed again; each time the stage says what it found. */
+  @Test
+  @Order(10)
+  void hazeIsProposedWithAReason() {
+    int before = passes("clear-haze").count();
+    bench.button("Propose for Air").click();
+    assertThat(bench.stage("Air").getByText("Haze is cleared already.")).isVisible();
+    assertThat(passes("clear-haze")).hasCount(before);
+    passes("clear-haze").first().click(new Locator.ClickOptions().setPosition(30, 12));
+    bench.waitForPicture(() -> bench.button("Remove this pass").click());
+    bench.button("Propose for Air").click();
+    assertThat(
+            passes("clear-haze")
+                .or(bench.stage("Air").getByText(Pattern.compile("No level land|is clear"))))
+        .isVisible();
+  }
 }
