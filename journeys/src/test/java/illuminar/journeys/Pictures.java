@@ -106,8 +106,7 @@ public final class Pictures {
     rest();
     keep("bench-ground");
     button("Region Window panes").click();
-    Locator window = page.getByTestId("pass").first();
-    window.click(new Locator.ClickOptions().setPosition(30, 12));
+    passes("bring-frame").first().click(new Locator.ClickOptions().setPosition(30, 12));
     rest();
     keep("bench-windows");
     page.evaluate("() => document.activeElement.blur()");
@@ -170,7 +169,7 @@ public final class Pictures {
     page.getByLabel("Leave the region").click();
     page.keyboard().press("Escape");
     page.evaluate("() => document.getElementById('stage-3').scrollIntoView()");
-    page.getByTestId("pass").nth(2).click(new Locator.ClickOptions().setPosition(30, 12));
+    passes("mix-light").last().click(new Locator.ClickOptions().setPosition(30, 12));
     page.mouse().move(5, 5);
     rest();
     keep("bench-lights");
@@ -211,6 +210,10 @@ public final class Pictures {
     rest();
     keep("balance-board");
     page.keyboard().press("t");
+  }
+
+  private Locator passes(String kind) {
+    return page.locator("[data-testid=pass][data-kind=" + kind + "]");
   }
 
   private void drag(BoundingBox stage, double x0, double y0, double x1, double y1) {

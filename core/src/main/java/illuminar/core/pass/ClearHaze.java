@@ -107,7 +107,7 @@ public record ClearHaze(
     for (int i = 0; i < w * h; i++) {
       Matrix3.apply(TO_SRGB, p.r()[i], p.g()[i], p.b()[i], out);
       for (int k = 0; k < 3; k++) {
-        c[k][i] = response.toLight(k, Math.max(0, out[k]));
+        c[k][i] = toLight(response, k, out[k]);
       }
     }
     float[] tone = luminance(c, w * h);
@@ -130,6 +130,11 @@ public record ClearHaze(
         far.land,
         below.analysis().fullWidth(),
         below.analysis().fullHeight());
+  }
+
+  /** Light behind a display-linear value; above white, where there is no response, the same. */
+  private static float toLight(Response response, int channel, float display) {
+    return display > 1 ? display : response.toLight(channel, Math.max(0, display));
   }
 
   /**
@@ -386,7 +391,7 @@ public record ClearHaze(
 
     private void toLight(float[] c) {
       for (int k = 0; k < 3; k++) {
-        c[k] = response.toLight(k, Math.max(0, c[k]));
+        c[k] = ClearHaze.toLight(response, k, c[k]);
       }
     }
 
@@ -435,7 +440,7 @@ public record ClearHaze(
             float tone = Space.srgbLuminance(c[0], c[1], c[2]);
             clear(c, through(row[0][x] * tone + row[1][x], level[0], c));
             for (int k = 0; k < 3; k++) {
-              c[k] = response.toDisplay(k, c[k]);
+              c[k] = c[k] > 1 ? c[k] : response.toDisplay(k, c[k]);
             }
             Matrix3.apply(TO_WORK, c[0], c[1], c[2], c);
             p.r()[i] += (c[0] - p.r()[i]) * m;
