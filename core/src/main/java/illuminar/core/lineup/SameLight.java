@@ -9,6 +9,7 @@ import illuminar.core.frame.Similarity;
 import illuminar.core.picture.Bands;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
+import illuminar.core.picture.Raster;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -176,27 +177,8 @@ final class SameLight {
   }
 
   private static Picture halved(Picture p) {
-    int w = (p.width() + 1) / 2;
-    int h = (p.height() + 1) / 2;
-    Picture out = Picture.of(w, h);
-    for (int c = 0; c < 3; c++) {
-      float[] from = p.channel(c);
-      float[] to = out.channel(c);
-      Bands.of(
-          h,
-          64,
-          (first, end) -> {
-            for (int y = first; y < end; y++) {
-              int a = 2 * y * p.width();
-              int b = Math.min(p.height() - 1, 2 * y + 1) * p.width();
-              for (int x = 0; x < w; x++) {
-                int r = Math.min(p.width() - 1, 2 * x + 1);
-                to[y * w + x] =
-                    0.25f * (from[a + 2 * x] + from[a + r] + from[b + 2 * x] + from[b + r]);
-              }
-            }
-          });
-    }
-    return out;
+    Raster whole = Raster.whole(p.width(), p.height(), 1);
+    Raster even = whole.part(0, 0, (p.width() + 1) / 2 * 2, (p.height() + 1) / 2 * 2);
+    return p.averaged(whole, even, 2);
   }
 }
