@@ -33,6 +33,7 @@ public final class Analysis {
   private final Map<String, Picture> smallDrawn = new ConcurrentHashMap<>();
   private final Map<String, Plane> lightStops = new ConcurrentHashMap<>();
   private final Map<List<Object>, Casts> casts = new ConcurrentHashMap<>();
+  private final Map<String, Burning> burning = new ConcurrentHashMap<>();
   private volatile Panes panes;
   private volatile Movement movement;
 
@@ -130,6 +131,15 @@ public final class Analysis {
    */
   public Casts casts(Casts.Source source, String flash) {
     return casts.computeIfAbsent(List.of(source, flash), key -> Casts.of(this, source, flash));
+  }
+
+  /**
+   * A frame's light that burns at the anchor's exposure; kept.
+   *
+   * @throws IllegalArgumentException if the frame is not there
+   */
+  public Burning burning(String frame) {
+    return burning.computeIfAbsent(frame, id -> Burning.of(this, id));
   }
 
   /** The window panes found in the frames. */

@@ -51,6 +51,30 @@ public record Matrix3(
     out[2] = m[6] * x + m[7] * y + m[8] * z;
   }
 
+  /**
+   * The matrix applied to {@code n} colours held in three planes, in loops that the compiler works
+   * out for eight at once.
+   *
+   * @param m nine numbers row by row
+   * @param in from {@code at} on; not modified
+   * @param out other planes, from {@code to} on; written
+   */
+  public static void apply(float[] m, float[][] in, int at, float[][] out, int to, int n) {
+    for (int c = 0; c < 3; c++) {
+      row(m[3 * c], m[3 * c + 1], m[3 * c + 2], in, at, out[c], to, n);
+    }
+  }
+
+  private static void row(
+      float a, float b, float c, float[][] in, int at, float[] out, int to, int n) {
+    float[] x = in[0];
+    float[] y = in[1];
+    float[] z = in[2];
+    for (int i = 0; i < n; i++) {
+      out[to + i] = a * x[at + i] + b * y[at + i] + c * z[at + i];
+    }
+  }
+
   /** The nine numbers row by row. */
   public float[] floats() {
     return new float[] {

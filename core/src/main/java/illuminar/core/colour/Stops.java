@@ -36,18 +36,26 @@ public final class Stops {
    * @param light entries 0 up to {@code n} are those from {@code at} on; modified
    */
   public static void light(float[] stops, int at, float[] light, int n) {
+    light(stops, at, light, 0, n);
+  }
+
+  /**
+   * The same written from {@code to} on; {@code light} may be {@code stops} where both begin at one
+   * place.
+   */
+  public static void light(float[] stops, int at, float[] light, int to, int n) {
     for (int i = 0; i < n; i++) {
       float x = stops[at + i] * (0.6931472f / 32);
       float x2 = x * x;
-      light[i] =
+      light[to + i] =
           1 + x + x2 * (0.5f + x * (1 / 6f) + x2 * (1 / 24f + x * (1 / 120f + x * (1 / 720f))));
     }
     for (int i = 0; i < n; i++) {
-      float p2 = light[i] * light[i];
+      float p2 = light[to + i] * light[to + i];
       float p4 = p2 * p2;
       float p8 = p4 * p4;
       float p16 = p8 * p8;
-      light[i] = p16 * p16;
+      light[to + i] = p16 * p16;
     }
   }
 

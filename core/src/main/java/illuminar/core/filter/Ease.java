@@ -10,6 +10,12 @@ public final class Ease {
     return x * x * (3 - 2 * x);
   }
 
+  /** The same without a branch, so that the compiler works out eight at once in a plain loop. */
+  public static float between(float t) {
+    float x = Math.max(0, Math.min(1, t));
+    return x * x * (3 - 2 * x);
+  }
+
   /**
    * 1 up to a part of a reach, 0 from the reach on.
    *

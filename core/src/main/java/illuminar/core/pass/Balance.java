@@ -74,14 +74,13 @@ public record Balance(
 
     @Override
     public void apply(Tile tile, Picture p) {
-      float[] out = new float[3];
-      tile.each(
+      int w = tile.raster().width();
+      float[][] out = new float[3][w];
+      tile.rows(
           p,
-          (i, m) -> {
-            Matrix3.apply(matrix, p.r()[i], p.g()[i], p.b()[i], out);
-            p.r()[i] += (out[0] - p.r()[i]) * m;
-            p.g()[i] += (out[1] - p.g()[i]) * m;
-            p.b()[i] += (out[2] - p.b()[i]) * m;
+          (j, from, to, amount) -> {
+            Matrix3.apply(matrix, p.planes(), j * w + from, out, from, to - from);
+            p.mix(j * w, out, amount, from, to);
           });
     }
   }

@@ -73,7 +73,7 @@ public record ClearCasts(
       blue.data()[i] = changed(c[2], c[1], then.b()[i], then.g()[i]);
     }
     Plane[] maps = {casts.red(), casts.blue(), casts.glow()};
-    Plane[] since = {Gauss.smooth(red, 1.5), Gauss.smooth(blue, 1.5)};
+    Plane[] since = Gauss.smooth(1.5, red, blue);
     return new Work(this, maps, since, analysis.fullWidth(), analysis.fullHeight());
   }
 
@@ -100,47 +100,140 @@ public record ClearCasts(
       MapRows[] fine = MapRows.of(fullWidth, fullHeight, raster, casts);
       MapRows[] coarse = MapRows.of(fullWidth, fullHeight, raster, since);
       int w = raster.width();
-      float[][] row = new float[5][w];
-      float[] c = new float[3];
-      tile.each(
+      Row row = new Row(w);
+      tile.rows(
           p,
-          j -> {
-            for (int k = 0; k < 5; k++) {
-              (k < 3 ? fine[k] : coarse[k - 3]).row(j, row[k], 0);
-            }
-          },
-          (i, m) -> {
-            int x = i % w;
-            clear(p, i, row[0][x] + row[3][x], row[1][x] + row[4][x], row[2][x], m, c);
+          (j, from, to, amount) -> {
+            fine[0].row(j, from, to, row.red, 0);
+            fine[1].row(j, from, to, row.blue, 0);
+            fine[2].row(j, from, to, row.glow, 0);
+            coarse[0].row(j, from, to, row.work, 0);
+            add(row.work, row.red, from, to);
+            coarse[1].row(j, from, to, row.work, 0);
+            add(row.work, row.blue, from, to);
+            clear(p, j * w, from, to, amount, row);
           });
     }
 
-    private void clear(Picture p, int i, float red, float blue, float glow, float m, float[] c) {
-      Matrix3.apply(TO_SRGB, p.r()[i], p.g()[i], p.b()[i], c);
-      float amount = (float) pass.amount * m;
-      if (red > blue) {
-        amount *= 1 - (float) pass.warmth * glow;
+    // The loops below are short and plain, so that the compiler works on eight pixels at once.
+
+    private static void add(float[] more, float[] sum, int from, int to) {
+      for (int x = from; x < to; x++) {
+        sum[x] += more[x];
       }
-      if (pass.source == Casts.Source.SURFACES) {
-        amount *= near(c, red, blue);
-      }
-      float y = Math.max(1e-6f, Space.luminance(p.r()[i], p.g()[i], p.b()[i]));
-      float r = c[0] * Stops.light(-amount * red);
-      float b = c[2] * Stops.light(-amount * blue);
-      Matrix3.apply(TO_WORK, r, c[1], b, c);
-      float k = y / Math.max(1e-6f, Space.luminance(c[0], c[1], c[2]));
-      p.r()[i] = c[0] * k;
-      p.g()[i] = c[1] * k;
-      p.b()[i] = c[2] * k;
     }
 
-    /** How near a colour stands to that of a grey in the local light, 0 to 1. */
-    private static float near(float[] c, float red, float blue) {
-      float g = Stops.of(Math.max(1e-4f, c[1]));
-      float u = Stops.of(Math.max(1e-4f, c[0])) - g - red;
-      float v = Stops.of(Math.max(1e-4f, c[2])) - g - blue;
-      float d = (float) Math.sqrt(u * u + v * v);
-      return Ease.between((FAR - d) / (FAR - NEAR));
+    /** One row; {@code amount} is modified. */
+    private void clear(Picture p, int at, int from, int to, float[] amount, Row row) {
+      int n = to - from;
+      float[][] c = row.colour;
+      Matrix3.apply(TO_SRGB, p.planes(), at + from, c, from, n);
+      times((float) pass.amount, amount, from, to);
+      keepWarmth(row, from, to, amount);
+      if (pass.source == Casts.Source.SURFACES) {
+        nearOnly(row, from, to, amount);
+      }
+      out(row.red, amount, from, to, row.work, c[0]);
+      out(row.blue, amount, from, to, row.work, c[2]);
+      Matrix3.apply(TO_WORK, c, from, row.cleared, from, n);
+      luminance(p.planes(), at, from, to, row.work);
+      luminance(row.cleared, 0, from, to, row.red);
+      for (int k = 0; k < 3; k++) {
+        scaled(row.cleared[k], row.work, row.red, from, to, p.channel(k), at);
+      }
+    }
+
+    private static void times(float k, float[] amount, int from, int to) {
+      for (int x = from; x < to; x++) {
+        amount[x] *= k;
+      }
+    }
+
+    private void keepWarmth(Row row, int from, int to, float[] amount) {
+      float warmth = (float) pass.warmth;
+      for (int x = from; x < to; x++) {
+        if (row.red[x] > row.blue[x]) {
+          amount[x] *= 1 - warmth * row.glow[x];
+        }
+      }
+    }
+
+    /** Takes the cast out of one channel; {@code work} is written. */
+    private static void out(
+        float[] cast, float[] amount, int from, int to, float[] work, float[] channel) {
+      for (int x = from; x < to; x++) {
+        work[x] = -amount[x] * cast[x];
+      }
+      Stops.light(work, from, work, from, to - from);
+      for (int x = from; x < to; x++) {
+        channel[x] *= work[x];
+      }
+    }
+
+    private static void luminance(float[][] c, int at, int from, int to, float[] out) {
+      float[] r = c[0];
+      float[] g = c[1];
+      float[] b = c[2];
+      for (int x = from; x < to; x++) {
+        out[x] = Math.max(1e-6f, Space.luminance(r[at + x], g[at + x], b[at + x]));
+      }
+    }
+
+    private static void scaled(
+        float[] in, float[] should, float[] is, int from, int to, float[] out, int at) {
+      for (int x = from; x < to; x++) {
+        out[at + x] = in[x] * should[x] / is[x];
+      }
+    }
+
+    /** Leaves out what stands far from the colour of a grey in the local light. */
+    private static void nearOnly(Row row, int from, int to, float[] amount) {
+      Stops.light(row.red, from, row.work, from, to - from);
+      lean(row.colour[0], row.colour[1], row.work, from, to, row.away[0]);
+      Stops.light(row.blue, from, row.work, from, to - from);
+      lean(row.colour[2], row.colour[1], row.work, from, to, row.away[1]);
+      float[] u = row.away[0];
+      float[] v = row.away[1];
+      for (int x = from; x < to; x++) {
+        float d = (float) Math.sqrt(u[x] * u[x] + v[x] * v[x]);
+        amount[x] *= Ease.between((FAR - d) * (1 / (FAR - NEAR)));
+      }
+    }
+
+    /**
+     * log2 of a channel over green times the local lean, by 2 atanh(z) / ln 2 to its third term:
+     * exact to a millionth where it is near 0, and large where it is large.
+     */
+    private static void lean(
+        float[] channel, float[] green, float[] lean, int from, int to, float[] out) {
+      for (int x = from; x < to; x++) {
+        float a = Math.max(1e-4f, channel[x]);
+        float b = Math.max(1e-4f, green[x]) * lean[x];
+        float z = (a - b) / (a + b);
+        float z2 = z * z;
+        out[x] = 2.8853901f * z * (1 + z2 * (1 / 3f + z2 * (1 / 5f)));
+      }
+    }
+  }
+
+  /** Work storage for one row. */
+  private static final class Row {
+    final float[] red;
+    final float[] blue;
+    final float[] glow;
+    final float[] work;
+    final float[][] away;
+    final float[][] colour;
+    final float[][] cleared;
+
+    Row(int width) {
+      red = new float[width];
+      blue = new float[width];
+      glow = new float[width];
+      work = new float[width];
+      away = new float[2][width];
+      colour = new float[3][width];
+      cleared = new float[3][width];
     }
   }
 }

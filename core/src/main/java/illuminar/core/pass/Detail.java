@@ -86,23 +86,23 @@ public record Detail(
       Surroundings.Rows rows = surroundings.rows(tile);
       int w = tile.raster().width();
       Plane stops = Plane.of(w, tile.raster().height());
-      for (int i = 0; i < stops.data().length; i++) {
-        stops.data()[i] = Stops.of(p.luminanceAt(i));
-      }
+      p.stops(0, stops.data().length, stops.data());
       int near = near(tile.raster().scale());
       Plane mean = near > 0 ? Box.mean(stops, near) : stops;
       float contrast = (float) detail.contrast / 100;
       float fine = (float) detail.fine / 100;
-      tile.each(
+      tile.rows(
           p,
-          rows::to,
-          (i, m) -> {
-            float s = stops.data()[i];
-            float large = contrast == 0 ? 0 : contrast * soft(s - rows.base(i % w, s));
-            float k = Stops.light(m * (large + fine * soft(s - mean.data()[i])));
-            p.r()[i] *= k;
-            p.g()[i] *= k;
-            p.b()[i] *= k;
+          (j, from, to, amount) -> {
+            rows.to(j);
+            int at = j * w;
+            for (int x = from; x < to; x++) {
+              float s = stops.data()[at + x];
+              float large = contrast == 0 ? 0 : contrast * soft(s - rows.base(x, s));
+              amount[x] *= large + fine * soft(s - mean.data()[at + x]);
+            }
+            Stops.light(amount, from, amount, from, to - from);
+            p.multiply(at, amount, from, to);
           });
     }
   }

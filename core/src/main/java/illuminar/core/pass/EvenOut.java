@@ -2,6 +2,7 @@ package illuminar.core.pass;
 
 import illuminar.core.control.Control;
 import illuminar.core.control.Numbers;
+import illuminar.core.filter.Box;
 import illuminar.core.filter.Gauss;
 import illuminar.core.filter.Guided;
 import illuminar.core.picture.MapRows;
@@ -40,6 +41,9 @@ public record EvenOut(
   /** Stops from the smooth tone at which a place counts half as part of the surface. */
   private static final float APART = 0.7f;
 
+  /** Half the wide window's side, in sigmas: as wide as a Gaussian of four times the sigma. */
+  private static final double WIDE = 4 * Math.sqrt(3);
+
   public EvenOut {
     Numbers.check(EvenOut.class, "amount", amount);
     Numbers.check(EvenOut.class, "reach", reach);
@@ -77,13 +81,13 @@ public record EvenOut(
   private static Plane smooth(Plane in, float[] weight, double sigma) {
     Plane weights = new Plane(in.width(), in.height(), weight);
     Plane top = Guided.product(in, weights);
-    Plane sum = Gauss.smooth(top, sigma);
-    Plane all = Gauss.smooth(weights, sigma);
-    // a wider kernel stands in where the narrow one sees nothing of the surface
-    Plane wideSum = Gauss.smooth(top, 4 * sigma);
-    Plane wideAll = Gauss.smooth(weights, 4 * sigma);
+    Plane[] narrow = Gauss.smooth(sigma, top, weights);
+    Plane sum = narrow[0];
+    Plane all = narrow[1];
+    // a wide window stands in where the narrow one sees nothing of the surface
+    Plane[] wides = Box.means((int) Math.ceil(WIDE * sigma), top, weights);
     for (int i = 0; i < weight.length; i++) {
-      float wide = wideSum.data()[i] / Math.max(1e-6f, wideAll.data()[i]);
+      float wide = wides[0].data()[i] / Math.max(1e-6f, wides[1].data()[i]);
       sum.data()[i] = (sum.data()[i] + 1e-3f * wide) / (all.data()[i] + 1e-3f);
     }
     return sum;

@@ -41,7 +41,7 @@ public record Fill(
   private static final double MOST = 2;
 
   /** Stops over which the lift comes in below its limit. */
-  private static final double SHOULDER = 3.4;
+  private static final float SHOULDER = 3.4f;
 
   public Fill {
     Numbers.check(Fill.class, "amount", amount);
@@ -51,9 +51,9 @@ public record Fill(
   }
 
   /** How far surroundings of a tone are lifted, 0 to 1. */
-  public float share(double base) {
-    float dark = Ease.between((upTo - base) / SHOULDER);
-    float held = 1 - 0.75f * Ease.between((-7.5 - base) / 4);
+  public float share(float base) {
+    float dark = Ease.between(((float) upTo - base) * (1 / SHOULDER));
+    float held = 1 - 0.75f * Ease.between((-7.5f - base) * (1 / 4f));
     return dark * held;
   }
 
@@ -67,27 +67,42 @@ public record Fill(
 
     @Override
     public void apply(Tile tile, Picture p) {
+      if (tile.empty()) {
+        return;
+      }
       Surroundings.Rows rows = surroundings.rows(tile);
       int w = tile.raster().width();
       float lift = (float) (MOST * fill.amount / 100);
       float detail = (float) (fill.contrast / 100);
       float colour = (float) fill.saturation - 1;
-      tile.each(
+      float[] stops = new float[w];
+      float[] gain = new float[w];
+      tile.rows(
           p,
-          rows::to,
-          (i, m) -> {
-            float y = p.luminanceAt(i);
-            float stops = Stops.of(y);
-            float base = rows.base(i % w, stops);
-            float share = fill.share(base) * m;
-            if (share > 0) {
-              float k = Stops.light(share * (lift + detail * Detail.soft(stops - base)));
-              float s = 1 + share * colour;
-              p.r()[i] = k * (y + (p.r()[i] - y) * s);
-              p.g()[i] = k * (y + (p.g()[i] - y) * s);
-              p.b()[i] = k * (y + (p.b()[i] - y) * s);
+          (j, from, to, amount) -> {
+            rows.to(j);
+            p.stops(j * w, w, stops);
+            for (int x = from; x < to; x++) {
+              float base = rows.base(x, stops[x]);
+              amount[x] *= fill.share(base);
+              gain[x] = amount[x] * (lift + detail * Detail.soft(stops[x] - base));
             }
+            saturate(p, j * w, from, to, colour, amount);
+            Stops.light(gain, from, gain, from, to - from);
+            p.multiply(j * w, gain, from, to);
           });
+    }
+
+    /** Colours about their luminance, more or less by {@code colour} as far as {@code share}. */
+    private static void saturate(Picture p, int at, int from, int to, float colour, float[] share) {
+      for (int x = from; x < to; x++) {
+        int i = at + x;
+        float y = p.luminanceAt(i);
+        float s = 1 + share[x] * colour;
+        p.r()[i] = y + (p.r()[i] - y) * s;
+        p.g()[i] = y + (p.g()[i] - y) * s;
+        p.b()[i] = y + (p.b()[i] - y) * s;
+      }
     }
   }
 }

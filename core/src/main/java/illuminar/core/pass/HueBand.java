@@ -36,9 +36,9 @@ public record HueBand(
     implements Move {
 
   /** Chroma below which a colour has no hue that could be told. */
-  private static final double GREY = 4;
+  private static final float GREY = 4;
 
-  private static final double COLOURED = 12;
+  private static final float COLOURED = 12;
 
   public HueBand {
     Numbers.check(HueBand.class, "hue", hue);
@@ -50,20 +50,41 @@ public record HueBand(
 
   /** How far a colour belongs to the band, 0 to 1. */
   public float share(double a, double b) {
-    double chroma = Math.hypot(a, b);
-    if (chroma <= GREY) {
-      return 0;
+    return new Band(this).share((float) a, (float) b);
+  }
+
+  /** The band with what is the same for all pixels worked out. */
+  private record Band(float a, float b, float least, float width) {
+
+    Band(HueBand of) {
+      this(
+          (float) Math.cos(Math.toRadians(of.hue)),
+          (float) Math.sin(Math.toRadians(of.hue)),
+          (float) Math.cos(Math.toRadians(of.width)),
+          (float) of.width);
     }
-    double away = Math.abs(Math.toDegrees(Math.atan2(b, a)) - hue) % 360;
-    away = Math.min(away, 360 - away);
-    return Ease.within(away / width, 0.5) * Ease.between((chroma - GREY) / (COLOURED - GREY));
+
+    float share(float la, float lb) {
+      float chroma2 = la * la + lb * lb;
+      if (chroma2 <= GREY * GREY) {
+        return 0;
+      }
+      float chroma = (float) Math.sqrt(chroma2);
+      float cos = (a * la + b * lb) / chroma;
+      if (cos <= least) {
+        return 0;
+      }
+      double away = Math.toDegrees(Math.acos(Math.min(1, cos)));
+      return Ease.within(away / width, 0.5) * Ease.between((chroma - GREY) / (COLOURED - GREY));
+    }
   }
 
   @Override
   public Ready prepare(Below below) {
+    Band band = new Band(this);
     return new OnLab(
         lab -> {
-          float share = share(lab[1], lab[2]);
+          float share = band.share(lab[1], lab[2]);
           if (share > 0) {
             double s = 1 + (saturation - 1) * share;
             double by = Math.toRadians(turn * share);

@@ -24,32 +24,66 @@ record OnLab(Change change) implements Ready.OnLight {
     void to(float[] lab);
   }
 
+  /** The cube root between {@link #BEND} and {@link #TOP}, straight between its entries. */
+  private static final float[] ROOT = root();
+
+  private static final float TOP = 1.25f;
+  private static final int ENTRIES = 8192;
+
+  private static float[] root() {
+    float[] table = new float[ENTRIES + 2];
+    for (int i = 0; i < table.length; i++) {
+      double t = (double) i * TOP / ENTRIES;
+      table[i] = (float) (t > BEND ? Math.cbrt(t) : (STEEP * t + 16) / 116);
+    }
+    return table;
+  }
+
   @Override
   public void apply(Tile tile, Picture p) {
+    int w = tile.raster().width();
+    float[][] xyz = new float[3][w];
+    float[][] out = new float[3][w];
     float[] c = new float[3];
-    tile.each(
+    tile.rows(
         p,
-        (i, m) -> {
-          Matrix3.apply(TO_XYZ, p.r()[i], p.g()[i], p.b()[i], c);
-          float fx = f(c[0] / WHITE_X);
-          float fy = f(c[1]);
-          float fz = f(c[2] / WHITE_Z);
-          c[0] = 116 * fy - 16;
-          c[1] = 500 * (fx - fy);
-          c[2] = 200 * (fy - fz);
-          change.to(c);
-          fy = (c[0] + 16) / 116;
-          fx = fy + c[1] / 500;
-          fz = fy - c[2] / 200;
-          Matrix3.apply(TO_WORK, WHITE_X * back(fx), back(fy), WHITE_Z * back(fz), c);
-          p.r()[i] += (c[0] - p.r()[i]) * m;
-          p.g()[i] += (c[1] - p.g()[i]) * m;
-          p.b()[i] += (c[2] - p.b()[i]) * m;
+        (j, from, to, amount) -> {
+          Matrix3.apply(TO_XYZ, p.planes(), j * w + from, xyz, from, to - from);
+          for (int x = from; x < to; x++) {
+            if (amount[x] > 0) {
+              changed(xyz, x, c);
+            }
+          }
+          Matrix3.apply(TO_WORK, xyz, from, out, from, to - from);
+          p.mix(j * w, out, amount, from, to);
         });
   }
 
+  /** Changes the colour at a column of three rows of X, Y, Z. */
+  private void changed(float[][] xyz, int x, float[] lab) {
+    float fx = f(xyz[0][x] * (1 / WHITE_X));
+    float fy = f(xyz[1][x]);
+    float fz = f(xyz[2][x] * (1 / WHITE_Z));
+    lab[0] = 116 * fy - 16;
+    lab[1] = 500 * (fx - fy);
+    lab[2] = 200 * (fy - fz);
+    change.to(lab);
+    fy = (lab[0] + 16) / 116;
+    xyz[0][x] = WHITE_X * back(fy + lab[1] / 500);
+    xyz[1][x] = back(fy);
+    xyz[2][x] = WHITE_Z * back(fy - lab[2] / 200);
+  }
+
   private static float f(float t) {
-    return t > BEND ? Stops.light(Stops.of(t) * (1 / 3f)) : (STEEP * t + 16) / 116;
+    if (t <= BEND) {
+      return (STEEP * t + 16) / 116;
+    }
+    if (t >= TOP) {
+      return Stops.light(Stops.of(t) * (1 / 3f));
+    }
+    float at = t * (ENTRIES / TOP);
+    int i = (int) at;
+    return ROOT[i] + (ROOT[i + 1] - ROOT[i]) * (at - i);
   }
 
   private static float back(float f) {

@@ -1,6 +1,7 @@
 package illuminar.core.pass;
 
 import illuminar.core.analysis.Analysis;
+import illuminar.core.analysis.Burning;
 import illuminar.core.colour.Matrix3;
 import illuminar.core.colour.Space;
 import illuminar.core.colour.Stops;
@@ -10,10 +11,10 @@ import illuminar.core.filter.Ease;
 import illuminar.core.frame.Frame;
 import illuminar.core.frame.Response;
 import illuminar.core.picture.Picture;
+import illuminar.core.region.Share;
 import illuminar.core.render.Below;
 import illuminar.core.render.Ready;
 import illuminar.core.render.Tile;
-import java.util.Arrays;
 
 /**
  * Restores burnt lamps, pendants and specular spots from a darker frame, their glow kept.
@@ -68,6 +69,9 @@ public record RestoreLight(
    */
   private static final float SHADING = 1.6f;
 
+  /** Pixels of a raster's side that are worked on at once. */
+  private static final int SQUARE = 16;
+
   /** Pixels at full size over which an edge of a lamp is spread by lens and file. */
   private static final double REACH = 2;
 
@@ -89,12 +93,11 @@ public record RestoreLight(
     Analysis analysis = below.analysis();
     Frame dark = analysis.frames().get(frame);
     double gain = Math.pow(2, analysis.frames().anchorFrame().stops() - dark.stops());
-    Relight relight = new Relight(analysis.frames().response());
     return new Work(
         frame,
         analysis.frames().anchor(),
-        relight,
-        curve((float) gain, most(below, relight, (float) gain)));
+        new Relight(analysis.frames().response()),
+        curve((float) gain, most(below)));
   }
 
   /** The curve that draws light down. */
@@ -105,36 +108,17 @@ public record RestoreLight(
   }
 
   /** Stops above burning of the brightest light within the region, at least 0. */
-  private double most(Below below, Relight relight, float gain) {
-    Analysis analysis = below.analysis();
-    Picture p = analysis.draw(frame, analysis.raster());
+  private double most(Below below) {
     float[] region = below.region().copy();
-    int smallWidth = below.raster().width();
-    int smallHeight = below.raster().height();
-    float least = 1;
-    for (int c = 0; c < 3; c++) {
-      least = Math.min(least, relight.response().toDisplay(c, 1 / gain));
-    }
-    float[] found = new float[1024];
+    Burning burning = below.analysis().burning(frame);
+    float[] found = new float[burning.at().length];
     int n = 0;
-    float[] light = new float[3];
-    for (int y = 0; y < p.height(); y++) {
-      int row = y * smallHeight / p.height() * smallWidth;
-      for (int x = 0; x < p.width(); x++) {
-        // no channel at burning, nothing that burns
-        boolean bright = p.mostAt(y * p.width() + x) >= least;
-        if (bright && region[row + x * smallWidth / p.width()] > 0) {
-          relight.light(p, y * p.width() + x, light);
-          float y1 = luminance(light) * gain;
-          if (y1 > 1) {
-            found = n == found.length ? Arrays.copyOf(found, 2 * n) : found;
-            found[n++] = y1;
-          }
-        }
+    for (int k = 0; k < found.length; k++) {
+      if (region[burning.at()[k]] > 0) {
+        found[n++] = burning.luminance()[k];
       }
     }
-    Arrays.sort(found, 0, n);
-    return n == 0 ? 0 : log2(found[n - 1 - n / SPECKS]);
+    return n == 0 ? 0 : log2(found[n / SPECKS]);
   }
 
   private static float luminance(float[] rgb) {
@@ -192,42 +176,62 @@ public record RestoreLight(
       return true;
     }
 
+    /** Works in squares, so that where the region does not reach costs nothing. */
     @Override
     public void apply(Tile tile, Picture below) {
-      if (tile.empty()) {
-        return;
-      }
       Picture dark = tile.frames().apply(frame);
       Picture room = tile.frames().apply(anchor);
-      int[] box = tile.region().box();
+      for (int top = 0; top < tile.raster().height(); top += SQUARE) {
+        for (int left = 0; left < tile.raster().width(); left += SQUARE) {
+          int w = Math.min(SQUARE, tile.raster().width() - left);
+          int h = Math.min(SQUARE, tile.raster().height() - top);
+          if (tile.region().reaches(left, top, w, h)) {
+            square(tile, left, top, w, h, dark, room, below);
+          }
+        }
+      }
+    }
+
+    private void square(
+        Tile tile, int x, int y, int w, int h, Picture dark, Picture room, Picture below) {
       int reach = reach(tile.raster().scale());
-      int left = Math.max(0, box[0] - reach);
-      int top = Math.max(0, box[1] - reach);
+      int left = Math.max(0, x - reach);
+      int top = Math.max(0, y - reach);
       Picture light =
           Picture.of(
-              Math.min(dark.width(), box[2] + reach) - left,
-              Math.min(dark.height(), box[3] + reach) - top);
+              Math.min(dark.width(), x + w + reach) - left,
+              Math.min(dark.height(), y + h + reach) - top);
       mixed(dark, room, left, top, light);
       float[] lamp = brightest(light, within(tile, left, top, light), reach);
-      float[] colour = new float[3];
-      float[] under = new float[3];
-      float[] own = new float[3];
-      tile.each(
-          below,
-          (i, m) -> {
-            int k = (i / below.width() - top) * light.width() + i % below.width() - left;
-            if (down.share(lamp[k]) > 0) {
-              Matrix3.apply(TO_SRGB, below.r()[i], below.g()[i], below.b()[i], under);
-              restore(light, k, lamp[k], under, own, colour);
-              for (int c = 0; c < 3; c++) {
-                under[c] += (colour[c] - under[c]) * m;
-              }
-              Matrix3.apply(TO_WORK, under[0], under[1], under[2], under);
-              below.r()[i] = under[0];
-              below.g()[i] = under[1];
-              below.b()[i] = under[2];
-            }
-          });
+      float[][] work = new float[3][3];
+      Share region = tile.region();
+      for (int v = y; v < y + h; v++) {
+        int end = Math.min(x + w, region.to(v));
+        for (int u = Math.max(x, region.from(v)); u < end; u++) {
+          int k = (v - top) * light.width() + u - left;
+          if (region.at(u, v) > 0 && down.share(lamp[k]) > 0) {
+            int i = v * below.width() + u;
+            float m = region.at(u, v) * tile.amount(below, i);
+            restore(light, k, lamp[k], below, i, m, work);
+          }
+        }
+      }
+    }
+
+    /** One pixel; {@code work} is worked with. */
+    private void restore(
+        Picture light, int k, float lamp, Picture below, int i, float m, float[][] work) {
+      float[] under = work[0];
+      float[] colour = work[2];
+      Matrix3.apply(TO_SRGB, below.r()[i], below.g()[i], below.b()[i], under);
+      restored(light, k, lamp, under, work[1], colour);
+      for (int c = 0; c < 3; c++) {
+        under[c] += (colour[c] - under[c]) * m;
+      }
+      Matrix3.apply(TO_WORK, under[0], under[1], under[2], under);
+      below.r()[i] = under[0];
+      below.g()[i] = under[1];
+      below.b()[i] = under[2];
     }
 
     /**
@@ -238,7 +242,7 @@ public record RestoreLight(
      * @param own worked with
      * @param out written
      */
-    private void restore(
+    private void restored(
         Picture light, int k, float lamp, float[] below, float[] own, float[] out) {
       Response response = relight.response();
       float y = luminance(light, k);
@@ -283,21 +287,28 @@ public record RestoreLight(
     private static boolean[] within(Tile tile, int left, int top, Picture light) {
       int w = light.width();
       int h = light.height();
-      float[] region = tile.region().copy();
-      int all = tile.raster().width();
+      Share region = tile.region();
       boolean[] out = new boolean[w * h];
       for (int y = 0; y < h; y++) {
         for (int x = 0; x < w; x++) {
-          boolean in = true;
-          for (int v = Math.max(0, y - 1); v <= Math.min(h - 1, y + 1); v++) {
-            for (int u = Math.max(0, x - 1); u <= Math.min(w - 1, x + 1); u++) {
-              in &= region[(v + top) * all + u + left] >= 0.5f;
-            }
-          }
-          out[y * w + x] = in;
+          out[y * w + x] = surrounded(region, x + left, y + top);
         }
       }
       return out;
+    }
+
+    private static boolean surrounded(Share region, int x, int y) {
+      if (region.at(x, y) < 0.5f) {
+        return false;
+      }
+      for (int v = Math.max(0, y - 1); v <= Math.min(region.height() - 1, y + 1); v++) {
+        for (int u = Math.max(0, x - 1); u <= Math.min(region.width() - 1, x + 1); u++) {
+          if (region.at(u, v) < 0.5f) {
+            return false;
+          }
+        }
+      }
+      return true;
     }
 
     /** The greatest luminance in the region within a square round each pixel, at least its own. */
@@ -350,9 +361,10 @@ public record RestoreLight(
      * not burnt; else of the darker one.
      */
     private void mixed(Picture dark, Picture room, int i, float[] out, float[] work) {
-      relight.light(dark, i, out);
-      float most = Math.max(room.r()[i], Math.max(room.g()[i], room.b()[i]));
-      float clean = Math.min(1, Math.max(0, (SURE - most) / (SURE - CLEAN)));
+      float clean = Math.min(1, Math.max(0, (SURE - room.mostAt(i)) / (SURE - CLEAN)));
+      if (clean < 1) {
+        relight.light(dark, i, out);
+      }
       if (clean > 0) {
         relight.light(room, i, work);
         for (int c = 0; c < 3; c++) {

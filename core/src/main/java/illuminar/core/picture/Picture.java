@@ -1,6 +1,7 @@
 package illuminar.core.picture;
 
 import illuminar.core.colour.Space;
+import illuminar.core.colour.Stops;
 
 /** Three planes of linear BT.2020 light, 1.0 at display white, unbounded. Arrays are shared. */
 public record Picture(int width, int height, float[] r, float[] g, float[] b) {
@@ -12,6 +13,11 @@ public record Picture(int width, int height, float[] r, float[] g, float[] b) {
 
   public float[] channel(int c) {
     return c == 0 ? r : c == 1 ? g : b;
+  }
+
+  /** The three planes themselves. */
+  public float[][] planes() {
+    return new float[][] {r, g, b};
   }
 
   /** Luminance Y of every pixel, as a new plane. */
@@ -64,6 +70,58 @@ public record Picture(int width, int height, float[] r, float[] g, float[] b) {
   /** The piece at {@code part}, always a copy. */
   public Picture cut(Raster whole, Raster part) {
     return whole.equals(part) ? copy() : part(whole, part);
+  }
+
+  /**
+   * Mixes a row towards other colours.
+   *
+   * @param at index of the row's first pixel
+   * @param colours three rows
+   * @param amount 0 leaves a pixel, 1 replaces it; columns {@code from} up to {@code to} count
+   */
+  public void mix(int at, float[][] colours, float[] amount, int from, int to) {
+    for (int c = 0; c < 3; c++) {
+      mix(channel(c), at, colours[c], amount, from, to);
+    }
+  }
+
+  private static void mix(float[] own, int at, float[] other, float[] amount, int from, int to) {
+    for (int x = from; x < to; x++) {
+      own[at + x] += (other[x] - own[at + x]) * amount[x];
+    }
+  }
+
+  /**
+   * Multiplies a row.
+   *
+   * @param at index of the row's first pixel
+   * @param factor of each column from {@code from} up to {@code to}
+   */
+  public void multiply(int at, float[] factor, int from, int to) {
+    for (int c = 0; c < 3; c++) {
+      multiply(channel(c), at, factor, from, to);
+    }
+  }
+
+  private static void multiply(float[] own, int at, float[] factor, int from, int to) {
+    for (int x = from; x < to; x++) {
+      own[at + x] *= factor[x];
+    }
+  }
+
+  /**
+   * Tones of {@code n} pixels in stops below white, as {@link Stops#of} gives them.
+   *
+   * @param at first pixel
+   * @param out entries 0 up to {@code n} are written
+   */
+  public void stops(int at, int n, float[] out) {
+    for (int i = 0; i < n; i++) {
+      out[i] = Space.luminance(r[at + i], g[at + i], b[at + i]);
+    }
+    for (int i = 0; i < n; i++) {
+      out[i] = Stops.of(out[i]);
+    }
   }
 
   /** Copies rows of this picture into one of the same width. */

@@ -117,6 +117,19 @@ public final class Share {
     return to[y];
   }
 
+  /** Whether any pixel of a rectangle is reached. */
+  public boolean reaches(int left, int top, int w, int h) {
+    for (int y = top; y < top + h; y++) {
+      int end = Math.min(left + w, to[y]);
+      for (int x = Math.max(left, from[y]); x < end; x++) {
+        if (values[row(y) + x] > 0) {
+          return true;
+        }
+      }
+    }
+    return false;
+  }
+
   public float at(int x, int y) {
     return values[row(y) + x];
   }

@@ -69,4 +69,37 @@ public record Tile(
       }
     }
   }
+
+  /** Works on a row of pixels. */
+  public interface Row {
+    /**
+     * @param j row of the tile
+     * @param from first column that the region reaches; {@code to} the first that it does not
+     * @param amount how strongly the pass works on each column, 0 to 1; may be modified
+     */
+    void at(int j, int from, int to, float[] amount);
+  }
+
+  /** Goes through all rows that the pass may change, for passes that work on whole rows at once. */
+  public void rows(Picture below, Row work) {
+    float[] share = region.values();
+    float[] amount = new float[raster.width()];
+    for (int j = 0; j < raster.height(); j++) {
+      int from = region.from(j);
+      int to = region.to(j);
+      if (from >= to) {
+        continue;
+      }
+      int first = region.row(j);
+      for (int x = from; x < to; x++) {
+        amount[x] = share[first + x] * strength;
+      }
+      if (!gate.all()) {
+        for (int x = from; x < to; x++) {
+          amount[x] *= gate.open(Stops.of(below.luminanceAt(j * raster.width() + x)));
+        }
+      }
+      work.at(j, from, to, amount);
+    }
+  }
 }

@@ -200,7 +200,7 @@ class TonePassesTest {
     Fill fill = new Fill(amount, -3.5, 0, 1);
     double last = Double.NEGATIVE_INFINITY;
     for (double s = -14; s < 0; s += 0.05) {
-      double out = s + 2 * amount / 100 * fill.share(s);
+      double out = s + 2 * amount / 100 * fill.share((float) s);
       assertThat(out).as("at %.2f", s).isGreaterThan(last);
       last = out;
     }
