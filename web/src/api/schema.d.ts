@@ -552,6 +552,7 @@ export interface components {
             warmer: number;
             tint: number;
             saturation: number;
+            reflections: number;
         };
         Brush: {
             /** @enum {string} */

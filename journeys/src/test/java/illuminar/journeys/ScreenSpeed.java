@@ -40,7 +40,7 @@ public final class ScreenSpeed {
         const some = { from: -8, full: -6, fullTo: -1, to: 0 };
         for (let i = r.passes.length; i < 12; i++) {
           r.passes.push({ id: `t${i}`, on: true, strength: .9, why: '', gate: i % 4 === 3 ? some : all,
-            where: { region: i < 3 ? '' : `r${1 + i % 7}`, outside: false },
+            where: { region: i < 3 ? '' : r.regions[1 + i % 7].id, outside: false },
             move: { kind: 'tone', exposure: .01 * i, contrast: i % 3 ? 0 : 6, highlights: i % 2 ? 0 : -8, shadows: i % 2 ? 9 : 0 } });
         }
         const put = await fetch(`/api/views/${view}/recipe`, { method: 'PUT', body: JSON.stringify(r),

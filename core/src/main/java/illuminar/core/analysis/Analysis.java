@@ -25,6 +25,8 @@ public final class Analysis {
   /** Long edge of the grid on which passes look at the picture below them. */
   public static final int SMALL_EDGE = 144;
 
+  private static final int MOST_REFLECTIONS = 12;
+
   private final Frames frames;
   private final Raster raster;
   private final Raster small;
@@ -34,6 +36,7 @@ public final class Analysis {
   private final Map<String, Plane> lightStops = new ConcurrentHashMap<>();
   private final Map<List<Object>, Casts> casts = new ConcurrentHashMap<>();
   private final Map<String, Burning> burning = new ConcurrentHashMap<>();
+  private final Map<Reflections.Asked, Reflections> reflections = new ConcurrentHashMap<>();
   private volatile Panes panes;
   private volatile Movement movement;
 
@@ -140,6 +143,20 @@ public final class Analysis {
    */
   public Burning burning(String frame) {
     return burning.computeIfAbsent(frame, id -> Burning.of(this, id));
+  }
+
+  /**
+   * What glass mirrors of the room in a frame; kept.
+   *
+   * @param glass where it is, on the small grid; not modified
+   * @throws IllegalArgumentException if the frame is not there
+   */
+  public Reflections reflections(String frame, float[] glass) {
+    if (reflections.size() > MOST_REFLECTIONS) {
+      reflections.clear();
+    }
+    return reflections.computeIfAbsent(
+        new Reflections.Asked(frame, glass.clone()), a -> Reflections.of(this, a));
   }
 
   /** The window panes found in the frames. */

@@ -1,5 +1,6 @@
 package illuminar.core.first;
 
+import illuminar.core.analysis.Analysis;
 import illuminar.core.analysis.Panes;
 import illuminar.core.pass.BringFrame;
 import illuminar.core.pass.Where;
@@ -17,6 +18,9 @@ final class WindowsProposer implements Proposer {
   private static final double OVER = 0.9;
 
   private static final double EDGE = 4;
+
+  /** Share of the panes' light from which on what they mirror is seen. */
+  private static final double SEEN = 0.02;
 
   /** Share of the picture below which what was found is a glint, not a window. */
   private static final double LEAST = 0.001;
@@ -37,15 +41,24 @@ final class WindowsProposer implements Proposer {
             "%d panes, %.1f %% of the picture, are burnt in the room's frame and clear in this one.",
             panes.count(),
             100 * panes.share());
+    boolean mirrored = mirrored(renderer.analysis(), panes.windowFrame());
+    if (mirrored) {
+      why += " What they mirror of the room is taken out.";
+    }
     Draft draft = new Draft(recipe);
     Region region =
         draft.region(REGION, "Window panes", Draft.add("panes", new Shape.WindowFinder(0)));
     draft.pass(
         "windows",
-        new BringFrame(panes.windowFrame(), OVER, EDGE),
+        new BringFrame(panes.windowFrame(), OVER, EDGE, 0, 0, 1, mirrored ? 1 : 0),
         new Where(region.id(), false),
         1,
         why);
     return new Proposal(draft.done(), why);
+  }
+
+  /** Whether the panes mirror enough of the room to be seen, and a pair of frames tells it. */
+  private static boolean mirrored(Analysis analysis, String frame) {
+    return analysis.reflections(frame, analysis.panes().draw(analysis.small())).part() > SEEN;
   }
 }

@@ -1,6 +1,7 @@
 package illuminar.core.pass;
 
 import illuminar.core.analysis.Analysis;
+import illuminar.core.analysis.Reflections;
 import illuminar.core.colour.Matrix3;
 import illuminar.core.colour.Space;
 import illuminar.core.colour.WhiteShift;
@@ -22,7 +23,8 @@ import java.util.Arrays;
  * again by the same response. Along the region's edge each pixel is a mixture of both sides that no
  * mask alone can part; there the room's colour is continued inwards and the view's outwards from
  * clean pixels, and the two are mixed by the mask (the compositing equation, Porter and Duff 1984),
- * so neither a bright rim nor a dark double edge stays.
+ * so neither a bright rim nor a dark double edge stays. What the panes mirror of the room ({@link
+ * Reflections}) can be taken off the frame's light first.
  *
  * @param frame id of the frame
  */
@@ -65,7 +67,16 @@ public record BringFrame(
             help = "Green to magenta")
         double tint,
     @Control(label = "Saturation", unit = "%", from = 0, to = 2, step = 0.01, careful = 1)
-        double saturation)
+        double saturation,
+    @Control(
+            label = "Reflections out",
+            unit = "%",
+            from = 0,
+            to = 1,
+            step = 0.01,
+            careful = 0,
+            help = "What the panes mirror of the room; needs a lamps-off or a flash frame")
+        double reflections)
     implements Move {
 
   /** Share of the edge's width into which a pane spills. */
@@ -77,14 +88,19 @@ public record BringFrame(
     Numbers.check(BringFrame.class, "warmer", warmer);
     Numbers.check(BringFrame.class, "tint", tint);
     Numbers.check(BringFrame.class, "saturation", saturation);
+    Numbers.check(BringFrame.class, "reflections", reflections);
   }
 
   /** In the colours of the frame. */
   public BringFrame(String frame, double over, double edge) {
-    this(frame, over, edge, 0, 0, 1);
+    this(frame, over, edge, 0, 0, 1, 0);
   }
 
-  /** Measures room and view on the small grid. */
+  /**
+   * Measures room and view on the small grid.
+   *
+   * @throws IllegalArgumentException if reflections are to be taken out and nothing tells them
+   */
   @Override
   public Ready prepare(Below below) {
     Analysis analysis = below.analysis();
@@ -104,19 +120,33 @@ public record BringFrame(
       viewShare += inside;
     }
     if (roomShare < 1 || viewShare < 1e-3) {
-      return work(response, Math.pow(2, over));
+      return work(analysis, region, Math.pow(2, over));
     }
     double wanted = lightOfTone(response, room / roomShare + over);
-    return work(response, wanted / Math.pow(2, view / viewShare));
+    return work(analysis, region, wanted / Math.pow(2, view / viewShare));
   }
 
-  private Work work(Response response, double gain) {
+  private Work work(Analysis analysis, float[] region, double gain) {
+    Response response = analysis.frames().response();
     Curve[] exposed = new Curve[3];
     for (int c = 0; c < 3; c++) {
       exposed[c] = response.exposed(c, (float) gain);
     }
     Matrix3 colours = Space.SRGB_TO_WORK.after(WhiteShift.srgb(warmer, tint));
-    return new Work(frame, exposed, (float) edge, colours.floats(), (float) saturation);
+    View view =
+        reflections == 0 ? tile -> tile.frames().apply(frame) : unmirrored(analysis, region);
+    return new Work(view, exposed, (float) edge, colours.floats(), (float) saturation);
+  }
+
+  /**
+   * @param region on the small grid
+   */
+  private View unmirrored(Analysis analysis, float[] region) {
+    Reflections told = analysis.reflections(frame, region);
+    if (!told.told()) {
+      throw new IllegalArgumentException("Reflections out: " + told.said());
+    }
+    return new Unmirrored(frame, analysis.frames().response(), told, (float) reflections);
   }
 
   /**
@@ -129,11 +159,50 @@ public record BringFrame(
     return response.toLight(1, (float) Math.pow(2, -0.15)) * Math.pow(2, stops + 0.15);
   }
 
+  /** The frame at a tile, display-linear. */
+  private interface View {
+    Picture at(Tile tile);
+  }
+
   /**
+   * The frame without what the panes mirror, where the region has any share.
+   *
+   * @param amount how much of it is taken out, 0 to 1
+   */
+  private record Unmirrored(String frame, Response response, Reflections reflections, float amount)
+      implements View {
+
+    /** What is left at least of a pixel's light: a view is never black for the room before it. */
+    private static final float LEAST = 0.02f;
+
+    @Override
+    public Picture at(Tile tile) {
+      Picture out = tile.frames().apply(frame).copy();
+      Picture with = tile.frames().apply(reflections.with());
+      Picture without = tile.frames().apply(reflections.without());
+      float[] region = tile.region().copy();
+      for (int i = 0; i < region.length; i++) {
+        if (region[i] > 0 && with.mostAt(i) <= Reflections.BURNT) {
+          for (int c = 0; c < 3; c++) {
+            float more =
+                response.toLight(c, with.channel(c)[i])
+                    - response.toLight(c, without.channel(c)[i]);
+            float light = response.toLight(c, out.channel(c)[i]);
+            float rest = light - amount * reflections.share()[c] * Math.max(0, more);
+            out.channel(c)[i] = response.toDisplay(c, Math.max(LEAST * light, rest));
+          }
+        }
+      }
+      return out;
+    }
+  }
+
+  /**
+   * @param view the frame
    * @param exposed per channel, from the frame's display values to those at the new exposure
    * @param toWork sRGB primaries to BT.2020, in the view's own white
    */
-  private record Work(String frame, Curve[] exposed, float edge, float[] toWork, float saturation)
+  private record Work(View view, Curve[] exposed, float edge, float[] toWork, float saturation)
       implements Ready.OnLight {
 
     private int radius(double scale) {
@@ -161,7 +230,7 @@ public record BringFrame(
       if (box[0] >= box[2]) {
         return;
       }
-      Picture camera = tile.frames().apply(frame);
+      Picture camera = view.at(tile);
       if (edge == 0) {
         for (int j = box[1]; j < box[3]; j++) {
           laid(tile, j, camera, below);

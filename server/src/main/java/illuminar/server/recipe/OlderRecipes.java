@@ -58,6 +58,7 @@ final class OlderRecipes {
           number(move, "warmer", 0);
           number(move, "tint", 0);
           number(move, "saturation", 1);
+          number(move, "reflections", 0);
         }
         case "tone" -> {
           number(move, "midtones", 0);
