@@ -524,8 +524,9 @@ const STRAIGHT: Point[] = [
  *
  * @param given frames and choices by name; the first choice where none is given
  */
-export function addPass(kind: Kind, region: string, given: Record<string, string>) {
+export function addPass(kind: Kind, region: string, given: Record<string, string | number>) {
   const move: Record<string, unknown> = { kind: kind.kind, ...carefulValues(kind.controls) };
+  kind.controls.forEach((c) => (move[c.name] = given[c.name] ?? move[c.name]));
   kind.choices.forEach((c) => (move[c.name] = given[c.name] ?? c.options[0]));
   kind.frames.forEach((name) => (move[name] = given[name] ?? ""));
   if (kind.kind === "curve") move.points = STRAIGHT;

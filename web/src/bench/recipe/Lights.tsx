@@ -1,6 +1,7 @@
 import { Box, Button, Tooltip, Typography } from "@mui/material";
 import { useQuery } from "@tanstack/react-query";
 import { ask, type FlashTrouble, type Offer, type Shape } from "../../api/client";
+import { nearest } from "../regions/found";
 import { addPass, addRegion, newPart, useBench } from "../store";
 import { carefulValues } from "../words";
 
@@ -37,7 +38,7 @@ export function Lights() {
             </Button>
           </Tooltip>
         ))}
-      <FlashWork offers={offers.filter((o) => o.usable && isFlash(o.with))} />
+      <FlashWork offers={offers.filter((o) => isFlash(o.with))} />
       {offers
         .filter((o) => !o.usable)
         .map((o) => (
@@ -49,31 +50,39 @@ export function Lights() {
   );
 }
 
-/** What else a flash frame beside its ambient frame is good for. */
+/** What else a flash frame is good for beside an ambient one, and what is to be mended in it. */
 function FlashWork({ offers }: { offers: Offer[] }) {
   const kinds = useBench((s) => s.kinds);
   const parts = useBench((s) => s.partKinds);
   const share = kinds.find((k) => k.kind === "share-flash");
   const lay = kinds.find((k) => k.kind === "lay-frame");
+  const frames = useBench((s) => s.sheet?.frames) ?? [];
   const careful = carefulValues(parts.find((k) => k.kind === "flash-trouble")?.controls);
   if (!share || !lay || offers.length === 0) return null;
   const small = { px: 1, py: 0.1, fontSize: 12 };
   const mend = (o: Offer, trouble: FlashTrouble["trouble"]) => {
-    // another flash frame lights the place from elsewhere; the ambient one has no flash at all
-    const other = offers.find((x) => x.with !== o.with)?.with ?? o.without;
+    // another flash frame lights the place from elsewhere; an ambient one has no flash at all
+    const flash = frames.find((f) => f.id === o.with);
+    const other = frames.find((f) => f.role === "FLASH" && f !== flash) ?? (flash && nearest(flash, frames));
+    if (!flash || !other) return;
     const name = trouble === "HOT_SPOT" ? "Hot spots" : "Hard shadows";
     const shape = { kind: "flash-trouble", ...careful, flash: o.with, trouble } as Shape;
-    addPass(lay, addRegion(`${name}, ${o.name.toLowerCase()}`, newPart(shape)), { frame: other });
+    addPass(lay, addRegion(`${name}, ${o.name.toLowerCase()}`, newPart(shape)), {
+      frame: other.id,
+      exposure: Number((flash.stops - other.stops).toFixed(2)),
+    });
   };
   return (
     <>
       {offers.map((o) => (
         <Box key={o.with} sx={{ width: "100%", display: "flex", gap: 0.5, flexWrap: "wrap" }}>
-          <Tooltip title="A share of the flash frame, and its colours under the room's light">
-            <Button onClick={() => addPass(share, "", { flash: o.with, ambient: o.without })} sx={small}>
-              Share {o.name.toLowerCase()} with ambient
-            </Button>
-          </Tooltip>
+          {o.usable && (
+            <Tooltip title="A share of the flash frame, and its colours under the room's light">
+              <Button onClick={() => addPass(share, "", { flash: o.with, ambient: o.without })} sx={small}>
+                Share {o.name.toLowerCase()} with ambient
+              </Button>
+            </Tooltip>
+          )}
           <Tooltip title="Found in the frames, and taken from another frame">
             <Button onClick={() => mend(o, "HOT_SPOT")} sx={small} aria-label={`Mend hot spots of ${o.name}`}>
               Hot spots

@@ -22,6 +22,12 @@ export function pairedFlash(frames: Frame[]): Frame | undefined {
   return frames.find((f) => f.role === "FLASH" && partner(f, frames));
 }
 
+/** The ambient frame nearest to another in exposure. */
+export function nearest(frame: Frame, frames: Frame[]): Frame | undefined {
+  const away = (f: Frame) => Math.abs(f.stops - frame.stops);
+  return frames.filter((f) => f.role === "AMBIENT").sort((a, b) => away(a) - away(b))[0];
+}
+
 /** What tells the casts of a view best. */
 export function toldBy(frames: Frame[]): { source: "FLASH" | "SURFACES"; flash: string } {
   const flash = pairedFlash(frames);
@@ -34,7 +40,7 @@ export function firstShape(kind: Shape["kind"]): Shape | undefined {
   const careful = carefulValues(s.partKinds.find((k) => k.kind === kind)?.controls);
   const others = s.recipe?.regions.filter((r) => r.id !== s.region) ?? [];
   const frames = s.sheet?.frames ?? [];
-  const flash = pairedFlash(frames);
+  const flash = pairedFlash(frames) ?? frames.find((f) => f.role === "FLASH");
   const rest: Partial<Record<Shape["kind"], object | undefined>> = {
     "tone-band": { look: { from: "GROUND", frame: "" }, tones: "LIGHTS", curve: [] },
     "window-finder": {},

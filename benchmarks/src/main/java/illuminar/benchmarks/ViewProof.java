@@ -84,6 +84,7 @@ final class ViewProof {
     if (view.name().equals("long-table-room")) {
       new LightsProof(view, truth, table, analysis).all();
     }
+    new FlashProof(view, truth, table, analysis).all();
     regions();
     colour();
     first();

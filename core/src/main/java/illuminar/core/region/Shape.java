@@ -405,7 +405,7 @@ public sealed interface Shape {
               from = 0.2,
               to = 4,
               step = 0.05,
-              careful = 0.8,
+              careful = 0.3,
               help = "How far the flash stands out of its surroundings")
           double least)
       implements Shape {

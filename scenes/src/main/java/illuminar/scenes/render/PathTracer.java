@@ -40,51 +40,15 @@ final class PathTracer {
     train();
   }
 
-  /** Rays of the pixels. */
-  private record Lens(
-      Scene.Eye eye,
-      int width,
-      int height,
-      double half,
-      double cosYaw,
-      double sinYaw,
-      double cosPitch,
-      double sinPitch) {
-    Lens(Scene.Eye eye, int width, int height) {
-      this(
-          eye,
-          width,
-          height,
-          Math.tan(Math.toRadians(eye.wide()) / 2),
-          Math.cos(Math.toRadians(eye.yaw())),
-          Math.sin(Math.toRadians(eye.yaw())),
-          Math.cos(Math.toRadians(eye.pitch())),
-          Math.sin(Math.toRadians(eye.pitch())));
-    }
-
-    void aim(double x, double y, float[] to) {
-      double u = (x / width * 2 - 1) * half;
-      double v = (1 - y / height * 2) * half * height / width;
-      double up = v * cosPitch + sinPitch;
-      double back = -cosPitch + v * sinPitch;
-      double dx = u * cosYaw - back * sinYaw;
-      double dz = back * cosYaw + u * sinYaw;
-      double norm = 1 / Math.sqrt(dx * dx + up * up + dz * dz);
-      to[0] = (float) (dx * norm);
-      to[1] = (float) (up * norm);
-      to[2] = (float) (dz * norm);
-    }
-  }
-
   private void train() {
     float ex = scene.eye().place().x();
     float ey = scene.eye().place().y();
     float ez = scene.eye().place().z();
     transport.train(
-        lens.width * lens.height,
+        lens.width() * lens.height(),
         (w, random) -> {
           float[] d = new float[3];
-          lens.aim(random.nextDouble() * lens.width, random.nextDouble() * lens.height, d);
+          lens.aim(random.nextDouble() * lens.width(), random.nextDouble() * lens.height(), d);
           if (!bvh.closest(ex, ey, ez, d[0], d[1], d[2], 1e6f, w.hit)) {
             w.hit.material = null;
           }
