@@ -16,6 +16,7 @@ export type Shape = Schemas["Shape"];
 export type Brush = Schemas["Brush"];
 export type Stroke = Schemas["Stroke"];
 export type Look = Schemas["Look"];
+export type ClearCasts = Schemas["ClearCasts"];
 export type FlashTrouble = Schemas["FlashTrouble"];
 export type ToneBand = Schemas["ToneBand"];
 export type ToneCurve = Schemas["ToneCurve"];

@@ -581,8 +581,8 @@ export interface components {
             /** @enum {string} */
             kind: "clear-casts";
             /** @enum {string} */
-            source: "FLASH" | "SURFACES";
-            flash: string;
+            source: "FLASH" | "LIGHTS" | "SURFACES";
+            reference: string;
             amount: number;
             warmth: number;
         };
@@ -1737,7 +1737,9 @@ export interface operations {
     };
     cover: {
         parameters: {
-            query?: never;
+            query?: {
+                kept?: boolean;
+            };
             header?: never;
             path: {
                 id: string;
@@ -1760,8 +1762,8 @@ export interface operations {
     casts: {
         parameters: {
             query: {
-                source: "FLASH" | "SURFACES";
-                flash?: string;
+                source: "FLASH" | "LIGHTS" | "SURFACES";
+                reference?: string;
             };
             header?: never;
             path: {

@@ -1,5 +1,6 @@
 import { create } from "zustand";
 import {
+  type ClearCasts,
   type Group,
   ask,
   Refused,
@@ -74,6 +75,12 @@ interface Saved {
   said: string;
 }
 
+/** What tells the casts of a view: a flash frame, one with the lamps off, or surfaces alone. */
+export interface ToldBy {
+  source: ClearCasts["source"];
+  reference: string;
+}
+
 export interface BenchState {
   sheet?: ViewSheet;
   kinds: Kind[];
@@ -99,7 +106,7 @@ export interface BenchState {
   /** Whether what haze lets through is shown. */
   transmission: boolean;
   /** What the light on the surfaces is shown by, where its casts are shown. */
-  casts?: { source: "FLASH" | "SURFACES"; flash: string };
+  casts?: ToldBy;
   readings: ProbeReading[];
   pointer?: ProbeReading;
   alone: string;
@@ -311,6 +318,19 @@ function picture(head: PictureHead, image: ImageBitmap, roundMs: number) {
   );
 }
 
+/** Shows the contact table's picture until the first of its own is there. */
+async function standIn(sheet: ViewSheet) {
+  const answer = await fetch(`/api/views/${sheet.id}/cover?kept=true`);
+  if (answer.status !== 200) return;
+  const image = await createImageBitmap(await answer.blob());
+  if (get().picture || get().sheet !== sheet) {
+    image.close();
+    return;
+  }
+  const { width, height } = image;
+  set({ picture: { image, raster: { scale: width / sheet.width, x: 0, y: 0, width, height } } });
+}
+
 function mask(head: MaskHead, image: ImageBitmap) {
   if (head.slot === "stage") {
     set({ mask: { region: get().hovered || get().region, image, raster: head.raster } });
@@ -339,6 +359,7 @@ export function open(view: string): () => void {
       if (left) return;
       set({ sheet, kinds, partKinds, groundKinds });
       take(state);
+      void standIn(sheet);
       preview = new Preview(view, {
         picture,
         mask,

@@ -14,7 +14,7 @@ export function CastMapButton() {
         ? undefined
         : // as the pass sees them; without one, as it would
           pass?.kind === "clear-casts"
-          ? { source: pass.source, flash: pass.flash }
+          ? { source: pass.source, reference: pass.reference }
           : toldBy(frames),
     });
   return (
@@ -30,18 +30,23 @@ export function CastMap() {
   return shown ? <Shown /> : null;
 }
 
+const TOLD_BY = {
+  FLASH: "the flash",
+  LIGHTS: "the room without lamps",
+  SURFACES: "near-neutral surfaces",
+};
+
 function Shown() {
   const casts = useBench((s) => s.casts!);
   const view = useBench((s) => s.sheet!.id);
-  const query = new URLSearchParams({ source: casts.source, flash: casts.flash });
+  const query = new URLSearchParams({ source: casts.source, reference: casts.reference });
   return (
     <MapOver
       src={`/api/views/${view}/casts?${query}`}
       alt="Cast map"
       onError={() => put({ casts: undefined, problem: "The casts of this view cannot be told so." })}
     >
-      The light on each surface, told by {casts.source === "FLASH" ? "the flash" : "near-neutral surfaces"};
-      twice as strong as it is. Grey is neutral.
+      The light on each surface, told by {TOLD_BY[casts.source]}; twice as strong as it is. Grey is neutral.
     </MapOver>
   );
 }

@@ -113,7 +113,7 @@ export function RecipePanel() {
       return;
     }
     if (kind.kind === "clear-casts") {
-      addPass(kind, "", toldBy(frames));
+      addPass(kind, "", { ...toldBy(frames) });
       return;
     }
     const window =

@@ -1,5 +1,5 @@
 import type { Frame, Shape } from "../../api/client";
-import { useBench } from "../store";
+import { type ToldBy, useBench } from "../store";
 import { carefulValues } from "../words";
 
 /** Parts that are found in the frames rather than drawn. */
@@ -29,9 +29,11 @@ export function nearest(frame: Frame, frames: Frame[]): Frame | undefined {
 }
 
 /** What tells the casts of a view best. */
-export function toldBy(frames: Frame[]): { source: "FLASH" | "SURFACES"; flash: string } {
+export function toldBy(frames: Frame[]): ToldBy {
   const flash = pairedFlash(frames);
-  return { source: flash ? "FLASH" : "SURFACES", flash: flash?.id ?? "" };
+  const off = frames.find((f) => f.role === "LAMPS_OFF" && partner(f, frames));
+  if (flash) return { source: "FLASH", reference: flash.id };
+  return off ? { source: "LIGHTS", reference: off.id } : { source: "SURFACES", reference: "" };
 }
 
 /** A shape of a kind with careful values; nothing where the view has none to offer. */

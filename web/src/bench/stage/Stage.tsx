@@ -1,7 +1,7 @@
 import { Transmission } from "../air/Transmission";
 import { CastMap } from "../balance/CastMap";
 import { WatchMarks } from "../watch/Watch";
-import { Box } from "@mui/material";
+import { Box, Typography } from "@mui/material";
 import { useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
 import { addPass, geometry, point, resize, useBench, zoomTo } from "../store";
 import { Handles } from "./Handles";
@@ -35,6 +35,7 @@ export function Stage() {
   const canvas = useRef<HTMLCanvasElement>(null);
   const tool = useBench((s) => s.tool);
   const brush = useBench((s) => s.brush);
+  const opening = useBench((s) => !!s.sheet && s.roundMs === 0 && !s.problem);
   const [space, setSpace] = useState(false);
   const [cursor, setCursor] = useState<{ x: number; y: number }>();
   const hands = useMemo(allHands, []);
@@ -143,6 +144,14 @@ export function Stage() {
       }}
     >
       <canvas ref={canvas} style={{ display: "block", position: "absolute", inset: 0 }} />
+      {opening && (
+        <Typography
+          role="status"
+          sx={{ position: "absolute", left: 12, bottom: 8, px: 1, bgcolor: "background.paper" }}
+        >
+          Opening the frames…
+        </Typography>
+      )}
       <CastMap />
       <Transmission />
       <Handles />

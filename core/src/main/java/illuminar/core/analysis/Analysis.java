@@ -132,8 +132,9 @@ public final class Analysis {
    *
    * @throws IllegalArgumentException if they cannot be told so
    */
-  public Casts casts(Casts.Source source, String flash) {
-    return casts.computeIfAbsent(List.of(source, flash), key -> Casts.of(this, source, flash));
+  public Casts casts(Casts.Source source, String reference) {
+    return casts.computeIfAbsent(
+        List.of(source, reference), key -> Casts.of(this, source, reference));
   }
 
   /**

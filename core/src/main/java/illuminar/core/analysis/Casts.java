@@ -11,6 +11,7 @@ import illuminar.core.filter.Gauss;
 import illuminar.core.filter.Guided;
 import illuminar.core.frame.Frame;
 import illuminar.core.frame.Response;
+import illuminar.core.frame.Role;
 import illuminar.core.ground.EvenBlendWork;
 import illuminar.core.picture.MapRows;
 import illuminar.core.picture.Picture;
@@ -28,8 +29,10 @@ import java.util.List;
  * <p>With a flash frame, the light that only it has is the reference: one white source shows every
  * surface's own colour, so what the anchor frame shows otherwise is cast (Eisemann and Durand 2004;
  * Hui, Sankaranarayanan, Hadap, "White balance under mixed illumination using flash photography",
- * 2016). Without one, surfaces that are nearly neutral tell the light about them. Both are smoothed
- * along the edges of the frame and carried on to where nothing is known.
+ * 2016). A frame without the lamps is one in the same way, as far as its own light reaches: paint
+ * cancels out, and what the lamps add to it is cast. Without either, surfaces that are nearly
+ * neutral tell the light about them. All are smoothed along the edges of the frame and carried on
+ * to where nothing is known.
  *
  * @param red log2 of red over green
  * @param blue log2 of blue over green
@@ -40,10 +43,12 @@ public record Casts(Plane red, Plane blue, Plane glow) {
   /** What tells a cast. */
   public enum Source {
     FLASH,
+    /** The light of a frame without the lamps. */
+    LIGHTS,
     SURFACES
   }
 
-  /** Flash light below which its colour is noise. */
+  /** Light of the reference below which its colour is noise. */
   private static final float LEAST = 0.002f;
 
   /**
@@ -70,18 +75,22 @@ public record Casts(Plane red, Plane blue, Plane glow) {
   /**
    * Finds the casts of a view.
    *
-   * @param flash id of the flash frame, for {@link Source#FLASH}
-   * @throws IllegalArgumentException if it is not there, or nothing was taken at its settings
+   * @param reference id of the flash frame, or of the one without the lamps; empty for {@link
+   *     Source#SURFACES}
+   * @throws IllegalArgumentException if it is not there or no such frame, or nothing was taken at a
+   *     flash frame's settings
    */
-  public static Casts of(Analysis analysis, Source source, String flash) {
+  public static Casts of(Analysis analysis, Source source, String reference) {
     String anchor = analysis.frames().anchor();
     Picture p = analysis.draw(anchor, analysis.raster());
     int w = p.width();
     int h = p.height();
     LabPlanes lab = lab(p);
     Plane[] lean = bySurfaces(analysis);
-    if (source == Source.FLASH) {
-      lean = byFlash(analysis, flash, p, lab, lean);
+    if (source != Source.SURFACES) {
+      Alone own =
+          source == Source.FLASH ? flash(analysis, reference) : lampless(analysis, reference);
+      lean = byLight(analysis, own, p, lab, lean);
     }
     for (int i = 0; i < w * h; i++) {
       lean[0].data()[i] = bounded(lean[0].data()[i]);
@@ -119,10 +128,15 @@ public record Casts(Plane red, Plane blue, Plane glow) {
   }
 
   /**
-   * @param about red and blue lean by surfaces, for where the flash hardly reaches
+   * A light by itself, as the reference of colours.
+   *
+   * @param light linear, camera primaries
+   * @param burning the brightest channel of the frames that it was told from, display-linear
+   * @param there luminance of the light beside which it had to be told; none where it was alone
    */
-  private static Plane[] byFlash(
-      Analysis analysis, String flash, Picture p, LabPlanes lab, Plane[] about) {
+  private record Alone(Picture light, float[] burning, float[] there) {}
+
+  private static Alone flash(Analysis analysis, String flash) {
     if (flash.isEmpty()) {
       throw new IllegalArgumentException("casts told by flash need a flash frame");
     }
@@ -130,7 +144,37 @@ public record Casts(Plane red, Plane blue, Plane glow) {
     Response r = analysis.frames().response();
     Picture with = analysis.draw(flash, analysis.raster());
     Picture without = analysis.draw(partner.id(), analysis.raster());
-    Picture own = LightsApart.difference(r, with, without);
+    float[] there = new float[with.r().length];
+    for (int i = 0; i < there.length; i++) {
+      there[i] = r.luminance(without.r()[i], without.g()[i], without.b()[i]);
+    }
+    return new Alone(LightsApart.difference(r, with, without), most(with), there);
+  }
+
+  private static Alone lampless(Analysis analysis, String frame) {
+    if (frame.isEmpty() || analysis.frames().get(frame).role() != Role.LAMPS_OFF) {
+      throw new IllegalArgumentException("casts told by lights need a frame with the lamps off");
+    }
+    Picture p = analysis.draw(frame, analysis.raster());
+    Response r = analysis.frames().response();
+    return new Alone(LightsApart.difference(r, p, Picture.of(0, 0)), most(p), new float[0]);
+  }
+
+  private static float[] most(Picture p) {
+    float[] most = new float[p.r().length];
+    for (int i = 0; i < most.length; i++) {
+      most[i] = p.mostAt(i);
+    }
+    return most;
+  }
+
+  /**
+   * @param about red and blue lean by surfaces, for where the reference hardly reaches
+   */
+  private static Plane[] byLight(
+      Analysis analysis, Alone reference, Picture p, LabPlanes lab, Plane[] about) {
+    Response r = analysis.frames().response();
+    Picture own = reference.light;
     float[] white = white(own);
     float[] shown = new float[3];
     Plane red = about[0].copy();
@@ -138,7 +182,7 @@ public record Casts(Plane red, Plane blue, Plane glow) {
     Plane weight = Plane.of(p.width(), p.height());
     Arrays.fill(weight.data(), LESS_SURE);
     for (int i = 0; i < weight.data().length; i++) {
-      float burning = with.mostAt(i);
+      float burning = reference.burning[i];
       float most = p.mostAt(i);
       float y =
           Space.srgbLuminance(own.r()[i] * white[0], own.g()[i] * white[1], own.b()[i] * white[2]);
@@ -150,10 +194,9 @@ public record Casts(Plane red, Plane blue, Plane glow) {
         float f = own.channel(c)[i] * white[c] * light / y;
         shown[c] = Math.max(1e-4f, r.toDisplay(c, Math.min(1, f)));
       }
-      float there = r.luminance(without.r()[i], without.g()[i], without.b()[i]);
       float sure =
           Math.min(1, (y - LEAST) / (2 * LEAST))
-              * Ease.between((y / Math.max(LEAST, there) - WEAK) / (STRONG - WEAK))
+              * (reference.there.length == 0 ? 1 : strong(y / Math.max(LEAST, reference.there[i])))
               * Math.min(1, (BURNT - burning) * 8);
       float byRed = bounded(lean(p.r()[i], p.g()[i]) - lean(shown[0], shown[1]));
       float byBlue = bounded(lean(p.b()[i], p.g()[i]) - lean(shown[2], shown[1]));
@@ -173,6 +216,10 @@ public record Casts(Plane red, Plane blue, Plane glow) {
     };
   }
 
+  private static float strong(float share) {
+    return Ease.between((share - WEAK) / (STRONG - WEAK));
+  }
+
   /** Share of the long edge over which what the flash shows is smoothed along edges. */
   private static final float NEAR = 0.014f;
 
@@ -189,7 +236,7 @@ public record Casts(Plane red, Plane blue, Plane glow) {
   private static final int CELLS = 80;
 
   /**
-   * Factors that make the flash's white neutral: its commonest colour by light, which in rooms is
+   * Factors that make a light's white neutral: its commonest colour by light, which in rooms is
    * that of walls and ceiling.
    */
   private static float[] white(Picture light) {

@@ -1,5 +1,6 @@
 package illuminar.core.first;
 
+import illuminar.core.analysis.Analysis;
 import illuminar.core.analysis.Casts;
 import illuminar.core.analysis.LightsApart;
 import illuminar.core.colour.Lab;
@@ -23,7 +24,7 @@ final class CastsProposer implements Proposer {
   /** Mean chroma above which the hour's own light is meant, unless a flash tells otherwise. */
   private static final double MEANT = 12;
 
-  private static final double BY_FLASH = 0.85;
+  private static final double BY_LIGHT = 0.85;
   private static final double BY_SURFACES = 0.6;
   private static final double WARMTH = 0.3;
 
@@ -40,12 +41,8 @@ final class CastsProposer implements Proposer {
           recipe,
           String.format(Locale.ROOT, "Light surfaces lean by C* %.1f only: no cast.", lean));
     }
-    Optional<Frame> flash =
-        renderer.analysis().frames().all().stream()
-            .filter(f -> f.role() == Role.FLASH)
-            .filter(f -> LightsApart.partner(renderer.analysis(), f).isPresent())
-            .findFirst();
-    if (flash.isEmpty() && lean > MEANT) {
+    Told told = Told.best(renderer.analysis());
+    if (told.source == Casts.Source.SURFACES && lean > MEANT) {
       return Proposal.none(
           recipe,
           String.format(
@@ -56,21 +53,44 @@ final class CastsProposer implements Proposer {
     String why =
         String.format(
             Locale.ROOT,
-            "Light surfaces lean by C* %.1f; %s tells their own colour. Some of the lamps' warmth"
-                + " stays.",
+            "Light surfaces lean by C* %.1f; %s their own colour. Some of the lamps' warmth stays.",
             lean,
-            flash.isPresent() ? "the flash alone" : "what is nearly neutral");
+            told.words);
     Draft draft = new Draft(recipe);
     draft.pass(
         "casts",
-        new ClearCasts(
-            flash.isPresent() ? Casts.Source.FLASH : Casts.Source.SURFACES,
-            flash.map(Frame::id).orElse(""),
-            flash.isPresent() ? BY_FLASH : BY_SURFACES,
-            WARMTH),
+        new ClearCasts(told.source, told.reference, told.amount, WARMTH),
         Seen.besideWindows(recipe),
         1,
         why);
     return new Proposal(draft.done(), why);
+  }
+
+  /** What tells the casts best: the flash, else a frame without the lamps, else surfaces. */
+  private record Told(Casts.Source source, String reference, double amount, String words) {
+    static Told best(Analysis analysis) {
+      return paired(analysis, Role.FLASH)
+          .map(f -> new Told(Casts.Source.FLASH, f, BY_LIGHT, "the flash alone tells"))
+          .or(
+              () ->
+                  paired(analysis, Role.LAMPS_OFF)
+                      .map(
+                          f ->
+                              new Told(
+                                  Casts.Source.LIGHTS,
+                                  f,
+                                  BY_LIGHT,
+                                  "the room without lamps tells")))
+          .orElseGet(
+              () ->
+                  new Told(Casts.Source.SURFACES, "", BY_SURFACES, "what is nearly neutral tells"));
+    }
+
+    private static Optional<String> paired(Analysis analysis, Role role) {
+      return analysis.frames().all().stream()
+          .filter(f -> f.role() == role && LightsApart.partner(analysis, f).isPresent())
+          .map(Frame::id)
+          .findFirst();
+    }
   }
 }

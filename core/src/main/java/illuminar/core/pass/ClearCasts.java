@@ -24,13 +24,14 @@ import illuminar.core.render.Tile;
  * colours since is measured on the small grid and counted in. Told by surfaces alone, only what
  * stands near the local light's colour is cleared, so that coloured things keep theirs.
  *
- * @param flash id of the flash frame; empty where surfaces tell
+ * @param reference id of the flash frame or of the one with the lamps off; empty where surfaces
+ *     tell
  * @param amount share of the cast that is taken out, 0 to 1
  * @param warmth share of the lamps' warmth near them that is kept, 0 to 1
  */
 public record ClearCasts(
     Casts.Source source,
-    String flash,
+    String reference,
     @Control(label = "Amount", unit = "%", from = 0, to = 1, step = 0.01, careful = 0.85)
         double amount,
     @Control(
@@ -55,12 +56,12 @@ public record ClearCasts(
   }
 
   /**
-   * @throws IllegalArgumentException if the flash frame is not there, or cannot tell
+   * @throws IllegalArgumentException if the reference is not there, or cannot tell
    */
   @Override
   public Ready prepare(Below below) {
     Analysis analysis = below.analysis();
-    Casts casts = analysis.casts(source, flash);
+    Casts casts = analysis.casts(source, reference);
     Picture now = below.picture();
     Picture then = analysis.draw(analysis.frames().anchor(), analysis.small());
     Plane red = Plane.of(now.width(), now.height());

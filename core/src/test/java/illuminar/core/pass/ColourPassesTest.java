@@ -129,6 +129,43 @@ class ColourPassesTest {
     assertThat(lab(after, 205, 120).difference(should)).isLessThan(3);
   }
 
+  /**
+   * Light adds up, so a surface's own colour cancels out between a frame with the lamps and one
+   * without: what is left is how the lamps' colour differs from daylight's (after Eisemann and
+   * Durand 2004, the lamps in the flash's place).
+   */
+  @Test
+  void castsToldByTheRoomWithoutLampsLeaveEveryPaintAlone() {
+    double[] day = {0.42, 0.44, 0.46};
+    double[] lamp = {0.5, 0.33, 0.14};
+    Analysis lit =
+        view(
+            frame(
+                "a",
+                Role.AMBIENT,
+                (x, y, c) -> paint(x, y, c) * (0.6 * day[c] + lamp[c] * (1 - x / (double) W))),
+            frame("off", Role.LAMPS_OFF, (x, y, c) -> paint(x, y, c) * 0.6 * day[c]));
+    Picture before = picture(lit);
+    Picture after = picture(lit, new ClearCasts(Casts.Source.LIGHTS, "off", 1, 0));
+    assertThat(lab(before, 20, 60).chroma()).isGreaterThan(14);
+    for (int x : new int[] {20, 90, 160, 280}) {
+      assertThat(lab(after, x, 60).chroma()).as("wall at %d", x).isLessThan(3);
+    }
+    // the book as under daylight alone, made as bright
+    double[] lone = new double[3];
+    for (int c = 0; c < 3; c++) {
+      lone[c] = paint(205, 120, c) * day[c] / day[1];
+    }
+    double k =
+        before.luminanceAt(120 * W + 205)
+            / (0.2126 * lone[0] + 0.7152 * lone[1] + 0.0722 * lone[2]);
+    double[] work = Space.SRGB_TO_WORK.apply(k * lone[0], k * lone[1], k * lone[2]);
+    Lab should = Lab.ofWork(work[0], work[1], work[2]);
+    assertThat(lab(after, 205, 120).difference(should)).isLessThan(4);
+    assertThatThrownBy(() -> picture(lit, new ClearCasts(Casts.Source.LIGHTS, "a", 1, 0)))
+        .hasMessageContaining("lamps off");
+  }
+
   @Test
   void castsToldBySurfacesLeaveColouredThingsAlone() {
     Picture before = picture(MIXED);

@@ -10,6 +10,8 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.util.Comparator;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.slf4j.Logger;
@@ -44,6 +46,21 @@ public class Covers {
       make(view, state);
     }
     return Files.readAllBytes(file);
+  }
+
+  /** The newest cover that is kept of a view, perhaps of an older recipe. */
+  public Optional<byte[]> kept(View view) throws IOException {
+    Path all = folder.resolve(view.id().toString());
+    if (!Files.isDirectory(all)) {
+      return Optional.empty();
+    }
+    try (Stream<Path> files = Files.list(all)) {
+      Optional<Path> newest =
+          files
+              .filter(p -> p.getFileName().toString().endsWith(".jpg"))
+              .max(Comparator.comparing(p -> p.toFile().lastModified()));
+      return newest.isPresent() ? Optional.of(Files.readAllBytes(newest.get())) : Optional.empty();
+    }
   }
 
   /** Makes a view's cover anew; one at a time, so that views are not all opened at once. */

@@ -82,9 +82,9 @@ class JudgeController {
       @AuthenticationPrincipal Member member,
       @PathVariable UUID id,
       @RequestParam Casts.Source source,
-      @RequestParam(defaultValue = "") String flash)
+      @RequestParam(defaultValue = "") String reference)
       throws IOException {
-    Casts casts = renderer(member, id).analysis().casts(source, flash);
+    Casts casts = renderer(member, id).analysis().casts(source, reference);
     int w = casts.red().width();
     BufferedImage image = new BufferedImage(w, casts.red().height(), BufferedImage.TYPE_INT_RGB);
     for (int i = 0; i < casts.red().data().length; i++) {

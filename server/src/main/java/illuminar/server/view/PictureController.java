@@ -14,6 +14,7 @@ import illuminar.server.web.Problem;
 import java.io.IOException;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;
@@ -23,6 +24,7 @@ import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Small pictures of frames and views. */
@@ -96,15 +98,27 @@ class PictureController {
         });
   }
 
+  /**
+   * The view as it stands, for the contact table.
+   *
+   * @param kept only what is kept already, even of an older recipe; no content where there is none
+   */
   @GetMapping(value = "/views/{id}/cover", produces = MediaType.IMAGE_JPEG_VALUE)
-  ResponseEntity<byte[]> cover(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
+  ResponseEntity<byte[]> cover(
+      @AuthenticationPrincipal Member member,
+      @PathVariable UUID id,
+      @RequestParam(defaultValue = "false") boolean kept) {
     View view = shoots.ownedView(member.studio(), id);
     RecipeService.State state = recipes.state(member.studio(), id);
     try {
+      Optional<byte[]> jpeg = kept ? covers.kept(view) : Optional.of(covers.of(view, state));
+      if (jpeg.isEmpty()) {
+        return ResponseEntity.noContent().build();
+      }
       return ResponseEntity.ok()
           .cacheControl(CacheControl.noCache().cachePrivate())
           .contentType(MediaType.IMAGE_JPEG)
-          .body(covers.of(view, state));
+          .body(jpeg.get());
     } catch (IOException e) {
       throw new Problem(HttpStatus.INTERNAL_SERVER_ERROR, "The picture could not be made.");
     }
