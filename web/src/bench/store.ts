@@ -319,8 +319,8 @@ function picture(head: PictureHead, image: ImageBitmap, roundMs: number) {
 }
 
 /** Shows the contact table's picture until the first of its own is there. */
-async function standIn(sheet: ViewSheet) {
-  const answer = await fetch(`/api/views/${sheet.id}/cover?kept=true`);
+async function standIn(sheet: ViewSheet, cover: Promise<Response>) {
+  const answer = await cover;
   if (answer.status !== 200) return;
   const image = await createImageBitmap(await answer.blob());
   if (get().picture || get().sheet !== sheet) {
@@ -348,6 +348,7 @@ export function open(view: string): () => void {
   const pinned = localStorage.getItem(`probes ${view}`);
   if (pinned) set({ probes: JSON.parse(pinned) as Probe[] });
   const load = async () => {
+    const cover = fetch(`/api/views/${view}/cover?kept=true`);
     try {
       const [sheet, kinds, partKinds, groundKinds, state] = await Promise.all([
         ask<ViewSheet>(`/api/views/${view}`),
@@ -359,7 +360,7 @@ export function open(view: string): () => void {
       if (left) return;
       set({ sheet, kinds, partKinds, groundKinds });
       take(state);
-      void standIn(sheet);
+      void standIn(sheet, cover);
       preview = new Preview(view, {
         picture,
         mask,
