@@ -32,6 +32,7 @@ import illuminar.scenes.render.Radiance;
 import illuminar.scenes.views.View;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** Casts, haze, matching and evening out beside the rendered truth. */
 final class ColourProof {
@@ -79,25 +80,27 @@ final class ColourProof {
 
   /** White surfaces after the casts are cleared, and how coloured things come out of it. */
   void casts(String... walls) {
-    String flash =
-        analysis.frames().all().stream()
-            .filter(f -> f.role() == Role.FLASH && LightsApart.partner(analysis, f).isPresent())
-            .map(f -> f.id())
-            .findFirst()
-            .orElse("");
     Picture before = picture(List.of());
-    if (!flash.isEmpty()) {
-      after(
-          "by flash",
-          picture(List.of(), pass(new ClearCasts(Casts.Source.FLASH, flash, 1, 0), "")),
-          before,
-          walls);
+    for (Told by :
+        List.of(
+            new Told("by flash", Casts.Source.FLASH, paired(Role.FLASH)),
+            new Told("by lights", Casts.Source.LIGHTS, paired(Role.LAMPS_OFF)),
+            new Told("by surfaces", Casts.Source.SURFACES, Optional.of("")))) {
+      if (by.reference.isPresent()) {
+        ClearCasts clear = new ClearCasts(by.source, by.reference.get(), 1, 0);
+        after(by.how, picture(List.of(), pass(clear, "")), before, walls);
+      }
     }
-    after(
-        "by surfaces",
-        picture(List.of(), pass(new ClearCasts(Casts.Source.SURFACES, "", 1, 0), "")),
-        before,
-        walls);
+  }
+
+  private record Told(String how, Casts.Source source, Optional<String> reference) {}
+
+  /** A frame in a role that has an ambient one at its settings. */
+  private Optional<String> paired(Role role) {
+    return analysis.frames().all().stream()
+        .filter(f -> f.role() == role && LightsApart.partner(analysis, f).isPresent())
+        .map(f -> f.id())
+        .findFirst();
   }
 
   private void after(String how, Picture done, Picture before, String... walls) {

@@ -86,7 +86,7 @@ public record Casts(Plane red, Plane blue, Plane glow) {
     int w = p.width();
     int h = p.height();
     LabPlanes lab = lab(p);
-    Plane[] lean = bySurfaces(analysis);
+    Plane[] lean = bySurfaces(analysis, anchor);
     if (source != Source.SURFACES) {
       Alone own =
           source == Source.FLASH ? flash(analysis, reference) : lampless(analysis, reference);
@@ -132,9 +132,15 @@ public record Casts(Plane red, Plane blue, Plane glow) {
    *
    * @param light linear, camera primaries
    * @param burning the brightest channel of the frames that it was told from, display-linear
-   * @param there luminance of the light beside which it had to be told; none where it was alone
+   * @param there luminance of the light beside which it had to be told
+   * @param white factors that make its own white neutral
+   * @param lean by how much it leans itself, red and blue; none where it is one white source
    */
-  private record Alone(Picture light, float[] burning, float[] there) {}
+  private record Alone(Picture light, float[] burning, float[] there, float[] white, Plane[] lean) {
+    float lean(int channel, int i) {
+      return lean.length == 0 ? 0 : lean[channel].data()[i];
+    }
+  }
 
   private static Alone flash(Analysis analysis, String flash) {
     if (flash.isEmpty()) {
@@ -148,16 +154,27 @@ public record Casts(Plane red, Plane blue, Plane glow) {
     for (int i = 0; i < there.length; i++) {
       there[i] = r.luminance(without.r()[i], without.g()[i], without.b()[i]);
     }
-    return new Alone(LightsApart.difference(r, with, without), most(with), there);
+    Picture own = LightsApart.difference(r, with, without);
+    return new Alone(own, most(with), there, white(own), new Plane[0]);
   }
 
   private static Alone lampless(Analysis analysis, String frame) {
     if (frame.isEmpty() || analysis.frames().get(frame).role() != Role.LAMPS_OFF) {
       throw new IllegalArgumentException("casts told by lights need a frame with the lamps off");
     }
-    Picture p = analysis.draw(frame, analysis.raster());
+    Frame partner = LightsApart.ambientOf(analysis, analysis.frames().get(frame));
     Response r = analysis.frames().response();
-    return new Alone(LightsApart.difference(r, p, Picture.of(0, 0)), most(p), new float[0]);
+    Picture without = analysis.draw(frame, analysis.raster());
+    Picture own = LightsApart.difference(r, without, Picture.of(0, 0));
+    Picture lamps =
+        LightsApart.difference(r, analysis.draw(partner.id(), analysis.raster()), without);
+    float[] there = new float[own.r().length];
+    for (int i = 0; i < there.length; i++) {
+      there[i] = Space.srgbLuminance(lamps.r()[i], lamps.g()[i], lamps.b()[i]);
+    }
+    // daylight is many lights: sky, sun, what lawn and floor throw back
+    Plane[] lean = bySurfaces(analysis, frame);
+    return new Alone(own, most(without), there, new float[] {1, 1, 1}, lean);
   }
 
   private static float[] most(Picture p) {
@@ -175,7 +192,7 @@ public record Casts(Plane red, Plane blue, Plane glow) {
       Analysis analysis, Alone reference, Picture p, LabPlanes lab, Plane[] about) {
     Response r = analysis.frames().response();
     Picture own = reference.light;
-    float[] white = white(own);
+    float[] white = reference.white;
     float[] shown = new float[3];
     Plane red = about[0].copy();
     Plane blue = about[1].copy();
@@ -196,10 +213,12 @@ public record Casts(Plane red, Plane blue, Plane glow) {
       }
       float sure =
           Math.min(1, (y - LEAST) / (2 * LEAST))
-              * (reference.there.length == 0 ? 1 : strong(y / Math.max(LEAST, reference.there[i])))
+              * strong(y / Math.max(LEAST, reference.there[i]))
               * Math.min(1, (BURNT - burning) * 8);
-      float byRed = bounded(lean(p.r()[i], p.g()[i]) - lean(shown[0], shown[1]));
-      float byBlue = bounded(lean(p.b()[i], p.g()[i]) - lean(shown[2], shown[1]));
+      float byRed = lean(p.r()[i], p.g()[i]) - lean(shown[0], shown[1]);
+      float byBlue = lean(p.b()[i], p.g()[i]) - lean(shown[2], shown[1]);
+      byRed = bounded(byRed + reference.lean(0, i));
+      byBlue = bounded(byBlue + reference.lean(1, i));
       red.data()[i] += (byRed - red.data()[i]) * sure;
       blue.data()[i] += (byBlue - blue.data()[i]) * sure;
       weight.data()[i] += sure;
@@ -282,15 +301,16 @@ public record Casts(Plane red, Plane blue, Plane glow) {
   }
 
   /**
-   * Red and blue lean of the light on each place by the nearly neutral surfaces about it. The
+   * Red and blue lean of a frame's light on each place by the nearly neutral surfaces about it. The
    * picture's own colour is no guide here: what leans would be taken for light everywhere.
    */
-  private static Plane[] bySurfaces(Analysis analysis) {
+  private static Plane[] bySurfaces(Analysis analysis, String frame) {
     Raster coarse = Raster.fitted(analysis.fullWidth(), analysis.fullHeight(), COARSE);
-    Picture p = analysis.draw(analysis.frames().anchor(), coarse);
+    Picture p = analysis.draw(frame, coarse);
+    Frame own = analysis.frames().get(frame);
     List<Picture> darker =
         analysis.frames().ambient().stream()
-            .filter(f -> f.stops() < analysis.frames().anchorFrame().stops())
+            .filter(f -> own.role() == Role.AMBIENT && f.stops() < own.stops())
             .sorted(Comparator.comparingDouble(Frame::stops).reversed())
             .map(f -> analysis.draw(f.id(), coarse))
             .toList();

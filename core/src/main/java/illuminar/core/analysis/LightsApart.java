@@ -110,12 +110,14 @@ public final class LightsApart {
    *
    * @throws IllegalArgumentException if none was taken at the frame's settings
    */
-  static Frame ambientOf(Analysis analysis, Frame flash) {
-    return partner(analysis, flash)
+  static Frame ambientOf(Analysis analysis, Frame frame) {
+    return partner(analysis, frame)
         .orElseThrow(
             () ->
                 new IllegalArgumentException(
-                    "no ambient frame was taken at the flash frame's settings"));
+                    "no ambient frame was taken at the "
+                        + (frame.role() == Role.FLASH ? "flash" : "lamps-off")
+                        + " frame's settings"));
   }
 
   private static Offer offer(Analysis analysis, String name, Frame with, Frame without) {
