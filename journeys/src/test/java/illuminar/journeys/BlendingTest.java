@@ -89,6 +89,55 @@ class BlendingTest {
     assertThat(bench.stage("Lights").getByTestId("pass").nth(1)).containsText("−1.00 st");
   }
 
+  /** Found in the frames, in a region of its own, and another frame laid over it. */
+  @Test
+  @Order(6)
+  void hotSpotsOfAFlashAreMendedInOneStep() {
+    Locator mend = page.getByLabel(Pattern.compile("^Mend hot spots of Flash")).first();
+    int before = bench.stage("Lights").getByTestId("pass").count();
+    bench.waitForPicture(mend::click);
+    assertThat(bench.stage("Lights").getByTestId("pass")).hasCount(before + 1);
+    assertThat(page.getByText(Pattern.compile("^Hot spots, flash")).first()).isVisible();
+    assertThat(page.getByText("Flash trouble")).isVisible();
+    bench.button("hard shadows").click();
+    bench.waitForPicture(() -> bench.set("Least", "0.5"));
+    assertThat(bench.number("Least")).hasValue("0.50 st");
+    bench.undo();
+    bench.undo();
+    assertThat(bench.button("hot spots")).hasAttribute("aria-pressed", "true");
+  }
+
+  /** Both flash frames burn the panes here, so nothing tells what they mirror: it says so. */
+  @Test
+  @Order(7)
+  void reflectionsThatNothingTellsAreRefusedWithTheReason() {
+    page.locator("[data-testid=pass][data-kind=bring-frame]")
+        .first()
+        .click(new Locator.ClickOptions().setPosition(30, 12));
+    bench.set("Reflections out", "100");
+    assertThat(page.getByText("Reflections out: the panes are burnt")).isVisible();
+    bench.waitForPicture(() -> bench.set("Reflections out", "0"));
+    assertThat(page.getByText("Reflections out: the panes are burnt")).isHidden();
+  }
+
+  /** The contact table's picture stands in until the frames are read. */
+  @Test
+  @Order(8)
+  void theBenchOpensWithThePictureOfTheContactTable() {
+    page.routeWebSocket(Pattern.compile("/ws/views/"), silent -> {});
+    page.reload();
+    page.waitForFunction(
+        """
+        () => {
+          const c = document.querySelector('[data-testid=stage] canvas');
+          if (!c?.width) return false;
+          const row = c.getContext('2d').getImageData(0, c.height / 2, c.width, 1).data;
+          return new Set(row).size > 40;
+        }
+        """);
+    assertThat(page.getByText("Opening the frames")).isVisible();
+  }
+
   /** Keys faster than the server: no undo overtakes a change that is not kept yet. */
   @Test
   @Order(4)

@@ -29,6 +29,7 @@ import illuminar.core.render.RenderCache;
 import illuminar.core.render.Renderer;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 
 /** White, casts, haze and evening out on invented scenes whose light is known at every pixel. */
@@ -286,5 +287,41 @@ class ColourPassesTest {
       }
     }
     return sum / n;
+  }
+
+  /**
+   * A band's share by its definition: the angle h*ab from the middle of the band (CIE 15:2004),
+   * faded over the outer half, and over chroma from 4 to 12.
+   */
+  @Test
+  void aHueBandIsTheAngleFromItsMiddle() {
+    HueBand band = new HueBand(350, 40, 0.5, 0, 0);
+    Random random = new Random(8);
+    for (int k = 0; k < 2000; k++) {
+      double a = random.nextDouble() * 120 - 60;
+      double b = random.nextDouble() * 120 - 60;
+      double angle = Math.toDegrees(Math.atan2(b, a));
+      double away = Math.abs(Math.IEEEremainder(angle - 350, 360));
+      double fade = soft((1 - away / 40) / 0.5) * soft((Math.hypot(a, b) - 4) / 8);
+      assertThat((double) band.share(a, b)).isCloseTo(fade, within(1e-4));
+    }
+    assertThat(band.share(3, 0)).isZero();
+  }
+
+  private static double soft(double t) {
+    double x = Math.max(0, Math.min(1, t));
+    return x * x * (3 - 2 * x);
+  }
+
+  /** Nothing turned, nothing changed: L*a*b* and back through tables is the colour itself. */
+  @Test
+  void labAndBackThroughTheTableIsTheColour() {
+    Picture before = picture(MIXED);
+    Picture after = picture(MIXED, new HueBand(40, 180, 1, 0, 0));
+    for (int i = 0; i < before.r().length; i += 13) {
+      assertThat(after.r()[i]).isCloseTo(before.r()[i], within(2e-5f));
+      assertThat(after.g()[i]).isCloseTo(before.g()[i], within(2e-5f));
+      assertThat(after.b()[i]).isCloseTo(before.b()[i], within(2e-5f));
+    }
   }
 }

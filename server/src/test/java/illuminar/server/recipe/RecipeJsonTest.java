@@ -3,6 +3,11 @@ package illuminar.server.recipe;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import illuminar.core.analysis.Casts;
+import illuminar.core.pass.BringFrame;
+import illuminar.core.pass.ClearCasts;
+import illuminar.core.pass.Pass;
+import illuminar.core.pass.Tone;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.region.DrawnLine;
 import illuminar.core.region.Part;
@@ -39,6 +44,45 @@ class RecipeJsonTest {
     assertThat(brush.ceiling()).isEqualTo(1);
     assertThat(DrawnLine.read(brush.strokes().get(0).path()).points())
         .containsExactly(new Point(0.25, 0.5), new Point(0.3, 0.4));
+    assertThat(json.read(json.write(recipe))).isEqualTo(recipe);
+  }
+
+  /** Passes that have learnt something since open as they were meant. */
+  @Test
+  void olderPassesAreCompleted() {
+    String pass =
+        """
+        {"id": "%s", "on": true, "strength": 1, "why": "", "where": {"region": "", "outside": false},
+         "gate": {"from": -100, "full": -100, "fullTo": 100, "to": 100}, "move": %s}
+        """;
+    Recipe recipe =
+        json.read(
+            "{\"ground\": {\"kind\": \"one-frame\", \"frame\": \"a\"}, \"regions\": [], \"passes\": ["
+                + pass.formatted(
+                    "w",
+                    "{\"kind\": \"bring-frame\", \"frame\": \"a\", \"over\": 0.9, \"edge\": 4}")
+                + ","
+                + pass.formatted(
+                    "t",
+                    "{\"kind\": \"tone\", \"exposure\": 1, \"contrast\": 0, \"highlights\": 0,"
+                        + " \"shadows\": 5}")
+                + ","
+                + pass.formatted(
+                    "c",
+                    "{\"kind\": \"clear-casts\", \"source\": \"FLASH\", \"flash\": \"fl\","
+                        + " \"amount\": 0.8, \"warmth\": 0.3}")
+                + ","
+                + pass.formatted(
+                    "s",
+                    "{\"kind\": \"clear-casts\", \"source\": \"SURFACES\", \"amount\": 1, \"warmth\": 0}")
+                + "]}");
+    assertThat(recipe.passes().stream().map(Pass::move))
+        .containsExactly(
+            new BringFrame("a", 0.9, 4),
+            new Tone(1, 0, 0, 5),
+            new ClearCasts(Casts.Source.FLASH, "fl", 0.8, 0.3),
+            new ClearCasts(Casts.Source.SURFACES, "", 1, 0));
+    assertThat(recipe.passes()).allMatch(p -> p.group().isEmpty());
     assertThat(json.read(json.write(recipe))).isEqualTo(recipe);
   }
 
