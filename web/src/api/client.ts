@@ -16,6 +16,7 @@ export type Shape = Schemas["Shape"];
 export type Brush = Schemas["Brush"];
 export type Stroke = Schemas["Stroke"];
 export type Look = Schemas["Look"];
+export type BalanceBoard = Schemas["BalanceBoard"];
 export type ClearCasts = Schemas["ClearCasts"];
 export type FlashTrouble = Schemas["FlashTrouble"];
 export type ToneBand = Schemas["ToneBand"];
@@ -62,6 +63,8 @@ interface Ask {
   method?: string;
   body?: unknown;
   edition?: number;
+  /** Whether it is to arrive even if the page is left meanwhile; small bodies only. */
+  leaving?: boolean;
 }
 
 export async function ask<T>(path: string, how: Ask = {}): Promise<T> {
@@ -74,7 +77,7 @@ export async function askPicture(path: string, how: Ask = {}): Promise<string> {
   return URL.createObjectURL(await (await answered(path, how)).blob());
 }
 
-async function answered(path: string, { method = "GET", body, edition }: Ask): Promise<Response> {
+async function answered(path: string, { method = "GET", body, edition, leaving }: Ask): Promise<Response> {
   const headers: Record<string, string> = {};
   if (body !== undefined) headers["Content-Type"] = "application/json";
   if (method !== "GET") headers["X-XSRF-TOKEN"] = token();
@@ -85,6 +88,7 @@ async function answered(path: string, { method = "GET", body, edition }: Ask): P
       method,
       headers,
       body: body === undefined ? undefined : JSON.stringify(body),
+      keepalive: leaving,
     });
   } catch {
     throw new Refused(0, "The server cannot be reached. Nothing that was saved is lost.");

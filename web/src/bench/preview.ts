@@ -1,4 +1,4 @@
-import type { Look, Recipe } from "../api/client";
+import type { BalanceBoard, Look, Recipe } from "../api/client";
 
 export interface Raster {
   scale: number;
@@ -67,12 +67,7 @@ export interface Listener {
   connected: (is: boolean) => void;
 }
 
-export interface Probe {
-  id: string;
-  x: number;
-  y: number;
-  radius: number;
-}
+export type Probe = BalanceBoard["probes"][number];
 
 /** A picture's strips, decoded side by side and put under one another. */
 async function joined(head: PictureHead, body: Uint8Array<ArrayBuffer>) {

@@ -1,5 +1,6 @@
 import { create } from "zustand";
 import {
+  type BalanceBoard,
   type ClearCasts,
   type Group,
   ask,
@@ -21,6 +22,7 @@ import {
   type Histogram,
   type MaskHead,
   type PictureHead,
+  type Probe,
   type ProbeReading,
   type Raster,
 } from "./preview";
@@ -39,15 +41,6 @@ export type Tool =
   | "colour-band";
 
 /** A pinned place that is read all the time; pixels at full size. */
-export interface Probe {
-  id: string;
-  x: number;
-  y: number;
-  radius: number;
-  /** The surface that it belongs to: a name shared by several probes. */
-  surface?: string;
-}
-
 /** How the brush is set; size in pixels at full size. */
 export interface BrushTip {
   size: number;
@@ -345,20 +338,19 @@ export function open(view: string): () => void {
   let left = false;
   kept = { view, edition: 0 };
   set({ ...start, stage: get().stage, surround: get().surround });
-  const pinned = localStorage.getItem(`probes ${view}`);
-  if (pinned) set({ probes: JSON.parse(pinned) as Probe[] });
   const load = async () => {
     const cover = fetch(`/api/views/${view}/cover?kept=true`);
     try {
-      const [sheet, kinds, partKinds, groundKinds, state] = await Promise.all([
+      const [sheet, kinds, partKinds, groundKinds, state, board] = await Promise.all([
         ask<ViewSheet>(`/api/views/${view}`),
         ask<Kind[]>("/api/catalogue"),
         ask<Numbered[]>("/api/catalogue/parts"),
         ask<Numbered[]>("/api/catalogue/grounds"),
         ask<RecipeState>(`/api/views/${view}/recipe`),
+        ask<BalanceBoard>(`/api/views/${view}/board`),
       ]);
       if (left) return;
-      set({ sheet, kinds, partKinds, groundKinds });
+      set({ sheet, kinds, partKinds, groundKinds, ...board });
       take(state);
       void standIn(sheet, cover);
       preview = new Preview(view, {
@@ -807,35 +799,41 @@ export function pan(dx: number, dy: number) {
   refreshMask();
 }
 
-function keepProbes() {
-  const { sheet, probes } = get();
-  localStorage.setItem(`probes ${sheet?.id}`, JSON.stringify(probes));
+let keeping = Promise.resolve();
+
+/** Keeps the board as it stands, one write after the other. */
+function keepBoard() {
+  const { sheet, probes, reference } = get();
+  const body: BalanceBoard = { probes, reference };
+  keeping = keeping
+    .then(() => ask<void>(`/api/views/${sheet!.id}/board`, { method: "PUT", body, leaving: true }))
+    .catch((e: unknown) => set({ problem: e instanceof Error ? e.message : String(e) }));
 }
 
 /** Says which surface a probe belongs to; none where the name is empty. */
 export function nameSurface(id: string, surface: string) {
-  const named = (p: Probe) => ({ ...p, surface: surface || undefined });
-  set({ probes: get().probes.map((p) => (p.id === id ? named(p) : p)) });
-  keepProbes();
+  set({ probes: get().probes.map((p) => (p.id === id ? { ...p, surface } : p)) });
+  keepBoard();
 }
 
 export function pin(x: number, y: number) {
   const { probes, sheet } = get();
   const radius = Math.max(4, Math.round((sheet?.width ?? 1000) / 200));
-  set({ probes: [...probes, { id: newId(), x, y, radius }].slice(-24), tool: "look" });
-  keepProbes();
+  set({ probes: [...probes, { id: newId(), x, y, radius, surface: "" }].slice(-24), tool: "look" });
+  keepBoard();
   refresh();
 }
 
 /** Compares all probes with one of them. */
 export function compareWith(reference: string) {
   set({ reference });
+  keepBoard();
   refresh();
 }
 
 export function unpin(id: string) {
   set({ probes: get().probes.filter((p) => p.id !== id) });
-  keepProbes();
+  keepBoard();
   refresh();
 }
 
@@ -845,7 +843,7 @@ export function point(x: number, y: number) {
   const now = performance.now();
   if (now - lastRead < 60) return;
   lastRead = now;
-  preview?.read([{ id: "pointer", x, y, radius: Math.max(1, 2 / geometry().scale) }]);
+  preview?.read([{ id: "pointer", x, y, radius: Math.max(1, 2 / geometry().scale), surface: "" }]);
 }
 
 /** The colour of what a part looks at round a place, pixels at full size. */

@@ -161,7 +161,7 @@ function OpenBoard() {
                   </td>
                   <td>
                     <InputBase
-                      value={p.surface ?? ""}
+                      value={p.surface}
                       placeholder="–"
                       onChange={(e) => nameSurface(p.id, e.target.value)}
                       onKeyDown={(e) => e.stopPropagation()}

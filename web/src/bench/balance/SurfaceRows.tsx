@@ -3,7 +3,6 @@ import type { Probe, ProbeReading } from "../preview";
 import { signed } from "./balance";
 
 /** A probe with the surface that it belongs to. */
-type Placed = Probe & { surface?: string };
 
 const mean = (values: number[]) => values.reduce((a, b) => a + b, 0) / values.length;
 
@@ -15,7 +14,7 @@ export function SurfaceRows({
   chosen,
   onChoose,
 }: {
-  probes: Placed[];
+  probes: Probe[];
   readings: ProbeReading[];
   base?: { l: number; a: number; b: number };
   chosen: string[];

@@ -171,6 +171,13 @@ class JudgingTest {
     page.reload();
     page.waitForFunction("() => Number(document.documentElement.dataset.pictures ?? 0) > 0");
     assertThat(bench.stage("Balance").getByTestId("pass")).hasCount(1);
+    // the board is the studio's, not this browser's
+    page.evaluate("() => localStorage.clear()");
+    page.reload();
+    page.waitForFunction("() => Number(document.documentElement.dataset.pictures ?? 0) > 0");
+    page.keyboard().press("t");
+    assertThat(board.getByLabel("Surface of probe 2")).hasValue("North wall");
+    page.keyboard().press("t");
   }
 
   @Test

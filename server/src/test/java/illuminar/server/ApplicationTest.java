@@ -247,6 +247,35 @@ class ApplicationTest {
     assertThat(state()).isEqualTo(before);
   }
 
+  /** Probes are no part of the recipe: pinning them is no step. */
+  @Test
+  @Order(6)
+  void theBalanceBoardIsKeptBesideTheRecipe() {
+    String path = "/api/views/" + view + "/board";
+    assertThat(visitor.json(path).path("probes").isEmpty()).isTrue();
+    JsonNode recipe = state();
+    String board =
+        """
+        {"probes": [{"id": "a", "x": 10, "y": 12.5, "radius": 6, "surface": "North wall"},
+                    {"id": "b", "x": 20, "y": 30, "radius": 6}], "reference": "b"}
+        """;
+    assertThat(visitor.send("PUT", path, board).statusCode()).isEqualTo(204);
+    JsonNode kept = visitor.json(path);
+    assertThat(kept.at("/probes/0/surface").asString()).isEqualTo("North wall");
+    assertThat(kept.at("/probes/0/y").asDouble()).isEqualTo(12.5);
+    assertThat(kept.at("/probes/1/surface").asString()).isEmpty();
+    assertThat(kept.path("reference").asString()).isEqualTo("b");
+    assertThat(state()).isEqualTo(recipe);
+    String beside = board.replace("12.5", "99999");
+    HttpResponse<String> refused = visitor.send("PUT", path, beside);
+    assertThat(refused.statusCode()).isEqualTo(422);
+    assertThat(refused.body()).contains("beside the picture");
+    String probe = "{\"id\": \"x\", \"x\": 1, \"y\": 1, \"radius\": 1}";
+    String many = "{\"probes\": [" + (probe + ",").repeat(24) + probe + "]}";
+    assertThat(visitor.send("PUT", path, many).body()).contains("at most 24 probes");
+    assertThat(visitor.json(path)).isEqualTo(kept);
+  }
+
   @Test
   @Order(7)
   void anotherStudioSeesNothing() {
@@ -264,6 +293,7 @@ class ApplicationTest {
           "/api/views/" + view,
           "/api/views/" + view + "/recipe",
           "/api/views/" + view + "/cover",
+          "/api/views/" + view + "/board",
           "/api/frames/" + frame + "/thumb",
           "/api/shoots/" + shoot + "/jobs",
           "/api/shoots/" + shoot + "/delivered"

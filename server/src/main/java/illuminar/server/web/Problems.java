@@ -1,11 +1,17 @@
 package illuminar.server.web;
 
+import org.springframework.core.NestedExceptionUtils;
 import org.springframework.dao.DataAccessException;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 
 /** Errors as RFC 9457 problem details. */
@@ -20,6 +26,18 @@ class Problems extends ResponseEntityExceptionHandler {
   @ExceptionHandler(IllegalArgumentException.class)
   ProblemDetail refused(IllegalArgumentException e) {
     return ProblemDetail.forStatusAndDetail(HttpStatus.UNPROCESSABLE_ENTITY, e.getMessage());
+  }
+
+  /** A body whose values are refused says which and why; one that cannot be read says no more. */
+  @Override
+  protected ResponseEntity<Object> handleHttpMessageNotReadable(
+      HttpMessageNotReadableException e,
+      HttpHeaders headers,
+      HttpStatusCode status,
+      WebRequest request) {
+    return NestedExceptionUtils.getMostSpecificCause(e) instanceof IllegalArgumentException refused
+        ? ResponseEntity.unprocessableContent().body(refused(refused))
+        : super.handleHttpMessageNotReadable(e, headers, status, request);
   }
 
   @ExceptionHandler({DataAccessException.class, CannotCreateTransactionException.class})
