@@ -28,6 +28,8 @@ public final class Analysis {
   private static final int MOST_REFLECTIONS = 12;
 
   private final Frames frames;
+  private final int fullWidth;
+  private final int fullHeight;
   private final Raster raster;
   private final Raster small;
   private final Map<String, Picture> drawn = new ConcurrentHashMap<>();
@@ -42,8 +44,10 @@ public final class Analysis {
 
   public Analysis(Frames frames) {
     this.frames = frames;
-    raster = Raster.fitted(frames.width(), frames.height(), LONG_EDGE);
-    small = Raster.fitted(frames.width(), frames.height(), SMALL_EDGE);
+    fullWidth = frames.width();
+    fullHeight = frames.height();
+    raster = Raster.fitted(fullWidth, fullHeight, LONG_EDGE);
+    small = Raster.fitted(fullWidth, fullHeight, SMALL_EDGE);
   }
 
   public Frames frames() {
@@ -51,11 +55,11 @@ public final class Analysis {
   }
 
   public int fullWidth() {
-    return frames.width();
+    return fullWidth;
   }
 
   public int fullHeight() {
-    return frames.height();
+    return fullHeight;
   }
 
   /** The analysis grid: the whole view. */
