@@ -12,12 +12,15 @@ import illuminar.core.picture.Plane;
 import java.util.Comparator;
 
 /**
- * Where a flash makes hot spots or throws hard shadows. Two things must come together: the light
- * that only the flash frame has stands well above or below its surroundings, and so does its
- * relation to the ambient light of the same pixel. The first alone would take a dark cupboard for a
- * shadow, the second a sunlit reveal. After the flash shadow and highlight masks of Petschnigg et
- * al., "Digital photography with flash and no-flash image pairs", 2004; the comparison with the
- * surroundings is our own.
+ * Where a flash makes hot spots or throws hard shadows, told by the flash frame and the ambient one
+ * nearest in exposure.
+ *
+ * <p>A hot spot stands out of a ring round it both in the light that only the flash frame has and
+ * in that light's relation to the ambient light of the same pixel: the first alone would take a
+ * white cup for one, the second a place that daylight does not reach. A shadow gets less light in
+ * the flash frame than what looks alike in the ambient frame gets near by. After the flash shadow
+ * and highlight masks of Petschnigg et al., "Digital photography with flash and no-flash image
+ * pairs", 2004; both comparisons are our own.
  */
 public final class FlashTroubles {
 
@@ -110,14 +113,20 @@ public final class FlashTroubles {
     int h = values.height();
     Plane calm = Box.mean(values, CALM);
     double radius = RING * Math.max(w, h);
+    int[] across = new int[DIRECTIONS];
+    int[] down = new int[DIRECTIONS];
+    for (int k = 0; k < DIRECTIONS; k++) {
+      across[k] = (int) Math.round(radius * Math.cos(2 * Math.PI * k / DIRECTIONS));
+      down[k] = (int) Math.round(radius * Math.sin(2 * Math.PI * k / DIRECTIONS));
+    }
     Plane out = Plane.of(w, h);
     for (int y = 0; y < h; y++) {
       for (int x = 0; x < w; x++) {
         if (known.data()[y * w + x] > 0) {
           float most = Stops.BLACK;
           for (int k = 0; k < DIRECTIONS; k++) {
-            int u = x + (int) Math.round(radius * Math.cos(2 * Math.PI * k / DIRECTIONS));
-            int v = y + (int) Math.round(radius * Math.sin(2 * Math.PI * k / DIRECTIONS));
+            int u = x + across[k];
+            int v = y + down[k];
             if (u >= 0 && v >= 0 && u < w && v < h && known.at(u, v) > 0) {
               most = Math.max(most, calm.at(u, v));
             }
@@ -138,9 +147,9 @@ public final class FlashTroubles {
   }
 
   /**
-   * How far the flash's light falls below what surfaces that look alike without it get near by.
-   * What looks alike is told by the ambient frame (guided filter in colour); what falls below is
-   * left out of the next round, so that the lit side of a shadow's edge tells. 0 if not known.
+   * How far the flash frame's light falls below what surfaces that look alike get near by. What
+   * looks alike is told by the ambient frame (guided filter in colour); what falls below is left
+   * out of the next round, so that the lit side of a shadow's edge tells. 0 if not known.
    */
   private static Plane below(Plane light, Plane known, Picture ambient) {
     Picture work = ambient.copy();

@@ -7,6 +7,7 @@ import illuminar.core.frame.Role;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
 import java.util.Arrays;
+import java.util.Optional;
 
 /**
  * What the window panes mirror of the room, told by a pair of frames that differ in one light:
@@ -82,11 +83,13 @@ public record Reflections(String with, String without, float[] share, double par
     boolean pair = false;
     for (Role role : new Role[] {Role.LAMPS_OFF, Role.FLASH}) {
       for (Frame f : frames.all()) {
-        Frame other = f.role() == role ? LightsApart.partner(analysis, f).orElse(null) : null;
-        if (other != null) {
+        Optional<Frame> other =
+            f.role() == role ? LightsApart.partner(analysis, f) : Optional.empty();
+        if (other.isPresent()) {
           pair = true;
           boolean lamps = role == Role.LAMPS_OFF;
-          Told told = told(analysis, asked.glass, shown, lamps ? other : f, lamps ? f : other);
+          Frame with = lamps ? other.get() : f;
+          Told told = told(analysis, asked.glass, shown, with, lamps ? f : other.get());
           if (told.known >= ENOUGH) {
             return told.reflections(lamps);
           }
