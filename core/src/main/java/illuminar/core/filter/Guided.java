@@ -1,6 +1,8 @@
 package illuminar.core.filter;
 
+import illuminar.core.picture.MapRows;
 import illuminar.core.picture.Plane;
+import illuminar.core.picture.Raster;
 
 /**
  * The guided filter's linear maps: near each pixel, output = slope · guide + offset. Kept apart so
@@ -90,5 +92,39 @@ public record Guided(Plane slope, Plane offset) {
       out.data()[i] = slope.data()[i] * guide.data()[i] + offset.data()[i];
     }
     return out;
+  }
+
+  /**
+   * Reads the filtered plane along the rows of any raster, by the guide at its pixels; for one
+   * thread.
+   *
+   * @param fullWidth width of the view at full size, to which the maps belong
+   */
+  public Rows rows(int fullWidth, int fullHeight, Raster raster) {
+    return new Rows(MapRows.of(fullWidth, fullHeight, raster, slope, offset), raster.width());
+  }
+
+  /** A reader of one raster. */
+  public static final class Rows {
+    private final MapRows[] maps;
+    private final float[] slope;
+    private final float[] offset;
+
+    private Rows(MapRows[] maps, int width) {
+      this.maps = maps;
+      slope = new float[width];
+      offset = new float[width];
+    }
+
+    /** Goes to a row. */
+    public void to(int row) {
+      maps[0].row(row, slope, 0);
+      maps[1].row(row, offset, 0);
+    }
+
+    /** The value at a column for the guide's there. */
+    public float at(int x, float guide) {
+      return slope[x] * guide + offset[x];
+    }
   }
 }

@@ -8,7 +8,6 @@ import illuminar.core.control.Numbers;
 import illuminar.core.filter.Ease;
 import illuminar.core.filter.Guided;
 import illuminar.core.frame.Response;
-import illuminar.core.picture.MapRows;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
@@ -364,19 +363,17 @@ public record ClearHaze(
     /** Transmission. */
     @Override
     public Plane told(Picture below, Raster raster) {
-      MapRows[] rows = MapRows.of(fullWidth, fullHeight, raster, maps.slope(), maps.offset());
+      Guided.Rows rows = maps.rows(fullWidth, fullHeight, raster);
       int w = raster.width();
-      float[][] row = new float[2][w];
       float[] c = new float[3];
       Plane out = Plane.of(w, raster.height());
       for (int i = 0; i < out.data().length; i++) {
         if (i % w == 0) {
-          rows[0].row(i / w, row[0], 0);
-          rows[1].row(i / w, row[1], 0);
+          rows.to(i / w);
         }
         Matrix3.apply(TO_SRGB, below.r()[i], below.g()[i], below.b()[i], c);
         toLight(c);
-        float found = row[0][i % w] * Space.srgbLuminance(c[0], c[1], c[2]) + row[1][i % w];
+        float found = rows.at(i % w, Space.srgbLuminance(c[0], c[1], c[2]));
         float t = through(found, level(raster, i / w), c);
         out.data()[i] = Math.max(0, Math.min(1, t));
       }
@@ -421,24 +418,20 @@ public record ClearHaze(
         return;
       }
       int w = tile.raster().width();
-      MapRows[] rows =
-          MapRows.of(fullWidth, fullHeight, tile.raster(), maps.slope(), maps.offset());
-      float[][] row = new float[2][w];
+      Guided.Rows rows = maps.rows(fullWidth, fullHeight, tile.raster());
       float[] c = new float[3];
       float[] level = new float[1];
       tile.each(
           p,
           j -> {
-            rows[0].row(j, row[0], 0);
-            rows[1].row(j, row[1], 0);
+            rows.to(j);
             level[0] = level(tile.raster(), j);
           },
           (i, m) -> {
-            int x = i % w;
             Matrix3.apply(TO_SRGB, p.r()[i], p.g()[i], p.b()[i], c);
             toLight(c);
             float tone = Space.srgbLuminance(c[0], c[1], c[2]);
-            clear(c, through(row[0][x] * tone + row[1][x], level[0], c));
+            clear(c, through(rows.at(i % w, tone), level[0], c));
             for (int k = 0; k < 3; k++) {
               c[k] = c[k] > 1 ? c[k] : response.toDisplay(k, c[k]);
             }

@@ -4,6 +4,7 @@ import illuminar.core.colour.Stops;
 import illuminar.core.control.Control;
 import illuminar.core.control.Numbers;
 import illuminar.core.filter.Box;
+import illuminar.core.filter.Guided;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
 import illuminar.core.render.Below;
@@ -83,7 +84,7 @@ public record Detail(
       if (tile.empty()) {
         return;
       }
-      Surroundings.Rows rows = surroundings.rows(tile);
+      Guided.Rows rows = surroundings.rows(tile);
       int w = tile.raster().width();
       Plane stops = Plane.of(w, tile.raster().height());
       p.stops(0, stops.data().length, stops.data());
@@ -98,7 +99,7 @@ public record Detail(
             int at = j * w;
             for (int x = from; x < to; x++) {
               float s = stops.data()[at + x];
-              float large = contrast == 0 ? 0 : contrast * soft(s - rows.base(x, s));
+              float large = contrast == 0 ? 0 : contrast * soft(s - rows.at(x, s));
               amount[x] *= large + fine * soft(s - mean.data()[at + x]);
             }
             Stops.light(amount, from, amount, from, to - from);

@@ -4,6 +4,7 @@ import illuminar.core.colour.Stops;
 import illuminar.core.control.Control;
 import illuminar.core.control.Numbers;
 import illuminar.core.filter.Ease;
+import illuminar.core.filter.Guided;
 import illuminar.core.picture.Picture;
 import illuminar.core.render.Below;
 import illuminar.core.render.Ready;
@@ -70,7 +71,7 @@ public record Fill(
       if (tile.empty()) {
         return;
       }
-      Surroundings.Rows rows = surroundings.rows(tile);
+      Guided.Rows rows = surroundings.rows(tile);
       int w = tile.raster().width();
       float lift = (float) (MOST * fill.amount / 100);
       float detail = (float) (fill.contrast / 100);
@@ -83,7 +84,7 @@ public record Fill(
             rows.to(j);
             p.stops(j * w, w, stops);
             for (int x = from; x < to; x++) {
-              float base = rows.base(x, stops[x]);
+              float base = rows.at(x, stops[x]);
               amount[x] *= fill.share(base);
               gain[x] = amount[x] * (lift + detail * Detail.soft(stops[x] - base));
             }

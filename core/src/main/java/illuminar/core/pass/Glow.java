@@ -5,6 +5,7 @@ import illuminar.core.colour.Stops;
 import illuminar.core.colour.WhiteShift;
 import illuminar.core.control.Control;
 import illuminar.core.control.Numbers;
+import illuminar.core.filter.Guided;
 import illuminar.core.picture.Picture;
 import illuminar.core.render.Below;
 import illuminar.core.render.Ready;
@@ -53,7 +54,7 @@ public record Glow(
 
     @Override
     public void apply(Tile tile, Picture p) {
-      Surroundings.Rows rows = surroundings.rows(tile);
+      Guided.Rows rows = surroundings.rows(tile);
       int w = tile.raster().width();
       float[] out = new float[3];
       float light = (float) glow.light;
@@ -63,7 +64,7 @@ public record Glow(
           rows::to,
           (i, m) -> {
             float stops = Stops.of(p.luminanceAt(i));
-            float k = Stops.light(m * (light + soften * (rows.base(i % w, stops) - stops)));
+            float k = Stops.light(m * (light + soften * (rows.at(i % w, stops) - stops)));
             Matrix3.apply(white, p.r()[i], p.g()[i], p.b()[i], out);
             p.r()[i] = k * (p.r()[i] + (out[0] - p.r()[i]) * m);
             p.g()[i] = k * (p.g()[i] + (out[1] - p.g()[i]) * m);

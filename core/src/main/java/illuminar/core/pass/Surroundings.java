@@ -1,9 +1,7 @@
 package illuminar.core.pass;
 
 import illuminar.core.filter.Guided;
-import illuminar.core.picture.MapRows;
 import illuminar.core.picture.Plane;
-import illuminar.core.picture.Raster;
 import illuminar.core.render.Below;
 import illuminar.core.render.Tile;
 
@@ -28,34 +26,8 @@ record Surroundings(Guided maps, int fullWidth, int fullHeight) {
         below.analysis().fullHeight());
   }
 
-  /** Reads the base along the rows of a tile; for one thread. */
-  Rows rows(Tile tile) {
-    return new Rows(
-        MapRows.of(fullWidth, fullHeight, tile.raster(), maps.slope(), maps.offset()),
-        tile.raster());
-  }
-
-  /** A reader of one tile. */
-  static final class Rows {
-    private final MapRows[] maps;
-    private final float[] slope;
-    private final float[] offset;
-
-    Rows(MapRows[] maps, Raster raster) {
-      this.maps = maps;
-      slope = new float[raster.width()];
-      offset = new float[raster.width()];
-    }
-
-    /** Goes to a row. */
-    void to(int row) {
-      maps[0].row(row, slope, 0);
-      maps[1].row(row, offset, 0);
-    }
-
-    /** The base at a column for a pixel's own tone in stops. */
-    float base(int x, float stops) {
-      return slope[x] * stops + offset[x];
-    }
+  /** Reads the base along the rows of a tile, by a pixel's own tone in stops; for one thread. */
+  Guided.Rows rows(Tile tile) {
+    return maps.rows(fullWidth, fullHeight, tile.raster());
   }
 }

@@ -188,19 +188,13 @@ public record Tone(
         return;
       }
       int w = tile.raster().width();
-      MapRows[] rows =
-          MapRows.of(fullWidth, fullHeight, tile.raster(), maps.slope(), maps.offset());
-      float[] slope = new float[w];
-      float[] offset = new float[w];
+      Guided.Rows rows = maps.rows(fullWidth, fullHeight, tile.raster());
       tile.each(
           p,
-          j -> {
-            rows[0].row(j, slope, 0);
-            rows[1].row(j, offset, 0);
-          },
+          rows::to,
           (i, m) -> {
             float own = Stops.of(p.luminanceAt(i));
-            float base = offset[i % w] + slope[i % w] * own;
+            float base = rows.at(i % w, own);
             float gain = gain(tone, own, base);
             for (int c = 0; c < 3; c++) {
               float[] light = p.channel(c);
