@@ -247,6 +247,36 @@ class ApplicationTest {
     assertThat(state()).isEqualTo(before);
   }
 
+  /** A pass that asks for what the frames cannot give leaves the contact table its picture. */
+  @Test
+  @Order(6)
+  void aPassThatCannotBeDoneLeavesTheCover() {
+    String cover = "/api/views/" + view + "/cover";
+    assertThat(visitor.get(cover).statusCode()).isEqualTo(200);
+    JsonNode before = state();
+    ObjectNode recipe = (ObjectNode) before.path("recipe").deepCopy();
+    JsonNode pass =
+        JsonMapper.shared()
+            .readTree(
+                """
+                {"id": "c", "on": true, "strength": 1, "why": "", "where": {"region": "", "outside": false},
+                 "gate": {"from": -100, "full": -100, "fullTo": 100, "to": 100},
+                 "move": {"kind": "clear-casts", "source": "LIGHTS", "reference": "", "amount": 1, "warmth": 0}}
+                """);
+    List<JsonNode> passes = new ArrayList<>();
+    recipe.path("passes").forEach(passes::add);
+    passes.add(pass);
+    recipe.putArray("passes").addAll(passes);
+    String match = "\"" + before.path("edition").asLong() + "\"";
+    HttpResponse<String> put =
+        visitor.send("PUT", "/api/views/" + view + "/recipe", recipe.toString(), "If-Match", match);
+    assertThat(put.statusCode()).isEqualTo(200);
+    assertThat(visitor.get(cover).statusCode()).isEqualTo(200);
+    String now = "\"" + state().path("edition").asLong() + "\"";
+    visitor.send("POST", "/api/views/" + view + "/undo", "{}", "If-Match", now);
+    assertThat(state().path("recipe")).isEqualTo(before.path("recipe"));
+  }
+
   /** Probes are no part of the recipe: pinning them is no step. */
   @Test
   @Order(6)

@@ -39,13 +39,22 @@ public class Covers {
     return folder.resolve(view.toString()).resolve(edition + ".jpg");
   }
 
-  /** The cover for a recipe; made where it is not kept. */
+  /**
+   * The cover for a recipe; made where it is not kept. Where a pass asks for what the frames cannot
+   * give, which the bench says, the newest that could be made.
+   *
+   * @throws IllegalArgumentException if none could ever be made; says what the pass asked for
+   */
   public byte[] of(View view, RecipeService.State state) throws IOException {
     Path file = file(view.id(), state.edition());
-    if (!Files.isRegularFile(file)) {
-      make(view, state);
+    try {
+      if (!Files.isRegularFile(file)) {
+        make(view, state);
+      }
+      return Files.readAllBytes(file);
+    } catch (IllegalArgumentException e) {
+      return kept(view).orElseThrow(() -> e);
     }
-    return Files.readAllBytes(file);
   }
 
   /** The newest cover that is kept of a view, perhaps of an older recipe. */
