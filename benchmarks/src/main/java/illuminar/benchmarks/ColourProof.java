@@ -27,7 +27,6 @@ import illuminar.core.region.Region;
 import illuminar.core.region.Shape;
 import illuminar.core.render.RenderCache;
 import illuminar.core.render.Renderer;
-import illuminar.scenes.camera.Shot;
 import illuminar.scenes.render.Radiance;
 import illuminar.scenes.views.View;
 import java.util.ArrayList;
@@ -74,10 +73,6 @@ final class ColourProof {
     return view.camera().gain() * Math.pow(2, analysis.frames().anchorFrame().stops());
   }
 
-  private Shot shot(String id) {
-    return view.shots().get(Integer.parseInt(id.substring(1)));
-  }
-
   /** White surfaces after the casts are cleared, and how coloured things come out of it. */
   void casts(String... walls) {
     Picture before = picture(List.of());
@@ -97,10 +92,7 @@ final class ColourProof {
 
   /** A frame in a role that has an ambient one at its settings. */
   private Optional<String> paired(Role role) {
-    return analysis.frames().all().stream()
-        .filter(f -> f.role() == role && LightsApart.partner(analysis, f).isPresent())
-        .map(f -> f.id())
-        .findFirst();
+    return LightsApart.paired(analysis, role).stream().map(f -> f.id()).findFirst();
   }
 
   private void after(String how, Picture done, Picture before, String... walls) {
@@ -124,7 +116,7 @@ final class ColourProof {
     int used = 0;
     double[] dull = new double[3];
     float[][] albedo = truth.truth().albedo();
-    float[][] light = truth.sum(shot(anchor).strengths());
+    float[][] light = truth.sum(DemoView.shot(view, anchor).strengths());
     Response r = analysis.frames().response();
     double[] white = view.camera().white();
     for (int i = 0; i < albedo[0].length; i += 7) {

@@ -113,4 +113,9 @@ record DemoView(
   Analysis analysis() {
     return new Analysis(linedUp().frames());
   }
+
+  /** The shot that a frame's id stands for. */
+  static Shot shot(View view, String id) {
+    return view.shots().get(Integer.parseInt(id.substring(1)));
+  }
 }

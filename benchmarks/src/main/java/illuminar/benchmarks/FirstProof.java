@@ -146,7 +146,7 @@ final class FirstProof {
 
   private Lab[] truthPicture() {
     String anchor = analysis.frames().anchor();
-    Shot shot = view.shots().get(Integer.parseInt(anchor.substring(1)));
+    Shot shot = DemoView.shot(view, anchor);
     float[][] light = truth.sum(shot.strengths());
     double[] white = view.camera().white();
     float[][] albedo = truth.truth().albedo();

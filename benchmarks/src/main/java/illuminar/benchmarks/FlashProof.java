@@ -32,10 +32,8 @@ final class FlashProof {
   /** Light thrown back over that of a matt surface from which on the flash is mirrored. */
   private static final double MIRRORED = 2.5;
 
-  /** Stops from which on a hot spot counts, as the part has it at first, and a shadow. */
-  private static final double SPOT = 0.3;
-
-  private static final double SHADOW = 0.3;
+  /** Stops from which on a trouble counts, as the part has it at first. */
+  private static final double LEAST = 0.3;
 
   /** What is narrower than about so many pixels is no spot and no shadow that anyone would mend. */
   private static final int THIN = 6;
@@ -97,8 +95,8 @@ final class FlashProof {
       spot[i] =
           unlit[i] == 0 && gloss[i] > 0.9f && sent > MIRRORED * matt && sent > ambient ? 1 : 0;
     }
-    found(flash, FlashTroubles.Trouble.HOT_SPOT, SPOT, "hot spots", broad(spot), spot);
-    found(flash, FlashTroubles.Trouble.HARD_SHADOW, SHADOW, "hard shadows", broad(shadow), unlit);
+    found(flash, FlashTroubles.Trouble.HOT_SPOT, "hot spots", broad(spot), spot);
+    found(flash, FlashTroubles.Trouble.HARD_SHADOW, "hard shadows", broad(shadow), unlit);
   }
 
   /** Without lines and specks, such as the grooves of a panelled door. */
@@ -114,22 +112,16 @@ final class FlashProof {
   /**
    * Shares of the places that are found, and of what is found that is true.
    *
-   * @param least stops from which on a trouble counts
    * @param should places that are to be found
    * @param may places that may be found as well
    */
   private void found(
-      String flash,
-      FlashTroubles.Trouble trouble,
-      double least,
-      String name,
-      float[] should,
-      float[] may) {
-    Shape shape = new Shape.FlashTrouble(flash, trouble, least);
+      String flash, FlashTroubles.Trouble trouble, String name, float[] should, float[] may) {
+    Shape shape = new Shape.FlashTrouble(flash, trouble, LEAST);
     Region region = new Region("t", "t", List.of(new Part("a", Part.Combine.ADD, shape)), 0, false);
     Recipe recipe = new Recipe(new Ground.OneFrame(flash), List.of(region), List.of());
     float[] is = new Renderer(analysis, new RenderCache(1 << 20)).region(recipe, "t", whole).copy();
-    Shot anchor = view.shots().get(Integer.parseInt(analysis.frames().anchor().substring(1)));
+    Shot anchor = DemoView.shot(view, analysis.frames().anchor());
     double hit = 0;
     double all = 1e-9;
     double right = 0;

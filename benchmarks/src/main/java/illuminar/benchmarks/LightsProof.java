@@ -82,18 +82,14 @@ final class LightsProof {
   }
 
   private float[] strengths(LightsApart.Offer offer) {
-    float[] with = shot(offer.with()).strengths().clone();
+    float[] with = DemoView.shot(view, offer.with()).strengths().clone();
     if (!offer.without().isEmpty()) {
-      float[] without = shot(offer.without()).strengths();
+      float[] without = DemoView.shot(view, offer.without()).strengths();
       for (int k = 0; k < with.length; k++) {
         with[k] -= without[k];
       }
     }
     return with;
-  }
-
-  private Shot shot(String id) {
-    return view.shots().get(Integer.parseInt(id.substring(1)));
   }
 
   /** Root of the mean squared difference over that of the true light, where nothing is burnt. */
@@ -103,7 +99,8 @@ final class LightsProof {
         offer.without().isEmpty() ? Picture.of(0, 0) : analysis.draw(offer.without(), whole);
     Picture found = LightsApart.difference(analysis.frames().response(), with, without);
     float[][] real = truth.sum(strengths(offer));
-    double gain = view.camera().gain() * Math.pow(2, shot(offer.with()).exposure().stops());
+    double gain =
+        view.camera().gain() * Math.pow(2, DemoView.shot(view, offer.with()).exposure().stops());
     double off = 0;
     double all = 0;
     for (int y = 0; y + BLOCK <= whole.height(); y += BLOCK) {
@@ -147,7 +144,7 @@ final class LightsProof {
 
   /** The same of the rendering, moved as the anchor frame lies beside it. */
   private double still(float[] plane, int x, int y) {
-    Shot anchor = shot(eight.frames().anchor());
+    Shot anchor = DemoView.shot(view, eight.frames().anchor());
     double left = Math.max(0, Math.min(whole.width() - BLOCK - 1, x - anchor.drift().dx()));
     double top = Math.max(0, Math.min(whole.height() - BLOCK - 1, y - anchor.drift().dy()));
     int u = (int) left;
@@ -168,9 +165,10 @@ final class LightsProof {
     Picture with = sixteen.draw(offer.with(), whole);
     Response response = sixteen.frames().response();
     float[] white = WhiteShift.srgb(cooler, 0).floats();
-    float[][] all = truth.sum(shot(offer.with()).strengths());
+    float[][] all = truth.sum(DemoView.shot(view, offer.with()).strengths());
     float[][] lamps = truth.sum(strengths(offer));
-    double gain = view.camera().gain() * Math.pow(2, shot(offer.with()).exposure().stops());
+    double gain =
+        view.camera().gain() * Math.pow(2, DemoView.shot(view, offer.with()).exposure().stops());
     double sum = 0;
     int n = 0;
     for (int y = 0; y + BLOCK <= whole.height(); y += BLOCK) {

@@ -84,7 +84,7 @@ final class RegionsProof {
     float[] share = renderer().region(recipe, "burnt", whole).copy();
     Camera camera = view.camera();
     double gain = camera.gain() * Math.pow(2, analysis.frames().anchorFrame().stops());
-    float[][] light = truth.sum(shot(anchor).strengths());
+    float[][] light = truth.sum(DemoView.shot(view, anchor).strengths());
     Response response = analysis.frames().response();
     float[] tones = new float[share.length];
     int n = 0;
@@ -129,8 +129,8 @@ final class RegionsProof {
   /** The rendering moved as the anchor frame lies beside it. */
   private float at(float[] plane, int x, int y) {
     int w = whole.width();
-    double u = x - shot(anchor).drift().dx();
-    double v = y - shot(anchor).drift().dy();
+    double u = x - DemoView.shot(view, anchor).drift().dx();
+    double v = y - DemoView.shot(view, anchor).drift().dy();
     int x0 = (int) Math.floor(u);
     int y0 = (int) Math.floor(v);
     double fx = u - x0;
@@ -146,10 +146,6 @@ final class RegionsProof {
         * (0.2126 * light[0][i] * camera.white()[0]
             + 0.7152 * light[1][i] * camera.white()[1]
             + 0.0722 * light[2][i] * camera.white()[2]);
-  }
-
-  private Shot shot(String id) {
-    return view.shots().get(Integer.parseInt(id.substring(1)));
   }
 
   /**
@@ -207,7 +203,7 @@ final class RegionsProof {
   /** The anchor frame photographed once more, with other noise. */
   private Analysis again() {
     Frame f = analysis.frames().anchorFrame();
-    Shot s = shot(anchor);
+    Shot s = DemoView.shot(view, anchor);
     float[] sensor = view.camera().expose(truth, s.strengths(), s.exposure(), s.drift(), 90);
     Codes codes = Codes.of8(truth.width(), truth.height(), Camera.codes8(sensor));
     Frame frame = new Frame(f.id(), f.role(), f.stops(), f.toFrame(), Pyramid.of(codes));
@@ -363,7 +359,7 @@ final class RegionsProof {
     List<Frame> frames = new ArrayList<>();
     for (int k = 0; k < analysis.frames().all().size(); k++) {
       Frame f = analysis.frames().all().get(k);
-      Shot s = view.shots().get(Integer.parseInt(f.id().substring(1)));
+      Shot s = DemoView.shot(view, f.id());
       float[] sensor = view.camera().expose(still, s.strengths(), s.exposure(), s.drift(), 60 + k);
       Codes codes = Codes.of8(still.width(), still.height(), Camera.codes8(sensor));
       frames.add(new Frame(f.id(), f.role(), f.stops(), f.toFrame(), Pyramid.of(codes)));

@@ -79,6 +79,26 @@ public final class TestRoom {
     return Math.pow(Math.max(0, Math.min(1, light)), 0.8);
   }
 
+  /** Light of an invented scene at a pixel, channel 0 to 2. */
+  public interface Light {
+    double at(int x, int y, int c);
+  }
+
+  /** A frame of any scene by the camera of these tests, in place, 8 bit. */
+  public static Frame frame(
+      String id, Role role, double stops, int width, int height, Light scene) {
+    byte[] rgb = new byte[width * height * 3];
+    for (int y = 0; y < height; y++) {
+      for (int x = 0; x < width; x++) {
+        for (int c = 0; c < 3; c++) {
+          double shown = display(scene.at(x, y, c) * Math.pow(2, stops));
+          rgb[(y * width + x) * 3 + c] = (byte) (int) Math.round(255 * Srgb.encode(shown));
+        }
+      }
+    }
+    return new Frame(id, role, stops, Similarity.NONE, Pyramid.of(Codes.of8(width, height, rgb)));
+  }
+
   /** 8-bit codes of a frame; {@code move} says where points of the room lie in it. */
   public Codes codes(double stops, Similarity move) {
     byte[] rgb = new byte[width * height * 3];

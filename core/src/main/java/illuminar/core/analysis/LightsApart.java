@@ -98,6 +98,11 @@ public final class LightsApart {
     return analysis.frames().all().stream().filter(f -> f.role() == role).toList();
   }
 
+  /** The frames in a role that have an ambient one at their settings. */
+  public static List<Frame> paired(Analysis analysis, Role role) {
+    return frames(analysis, role).stream().filter(f -> partner(analysis, f).isPresent()).toList();
+  }
+
   /** The ambient frame at a frame's settings. */
   public static Optional<Frame> partner(Analysis analysis, Frame frame) {
     return analysis.frames().ambient().stream()

@@ -1,13 +1,11 @@
 package illuminar.core.analysis;
 
 import illuminar.core.frame.Frame;
-import illuminar.core.frame.Frames;
 import illuminar.core.frame.Response;
 import illuminar.core.frame.Role;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
 import java.util.Arrays;
-import java.util.Optional;
 
 /**
  * What the window panes mirror of the room, told by a pair of frames that differ in one light:
@@ -75,24 +73,19 @@ public record Reflections(String with, String without, float[] share, double par
    * @throws IllegalArgumentException if the frame is not there
    */
   static Reflections of(Analysis analysis, Asked asked) {
-    Frames frames = analysis.frames();
-    Frame shown = frames.get(asked.frame);
+    Frame shown = analysis.frames().get(asked.frame);
     if (shown.role() == Role.LAMPS_OFF) {
       return none("this frame was taken with the lamps off: none of them is mirrored");
     }
     boolean pair = false;
     for (Role role : new Role[] {Role.LAMPS_OFF, Role.FLASH}) {
-      for (Frame f : frames.all()) {
-        Optional<Frame> other =
-            f.role() == role ? LightsApart.partner(analysis, f) : Optional.empty();
-        if (other.isPresent()) {
-          pair = true;
-          boolean lamps = role == Role.LAMPS_OFF;
-          Frame with = lamps ? other.get() : f;
-          Told told = told(analysis, asked.glass, shown, with, lamps ? f : other.get());
-          if (told.known >= ENOUGH) {
-            return told.reflections(lamps);
-          }
+      boolean lamps = role == Role.LAMPS_OFF;
+      for (Frame f : LightsApart.paired(analysis, role)) {
+        pair = true;
+        Frame other = LightsApart.ambientOf(analysis, f);
+        Told told = told(analysis, asked.glass, shown, lamps ? other : f, lamps ? f : other);
+        if (told.known >= ENOUGH) {
+          return told.reflections(lamps);
         }
       }
     }

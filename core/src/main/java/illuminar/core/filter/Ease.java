@@ -6,8 +6,7 @@ public final class Ease {
 
   /** The step at a place between its two ends. */
   public static float between(double t) {
-    float x = (float) (t < 0 ? 0 : t > 1 ? 1 : t);
-    return x * x * (3 - 2 * x);
+    return between((float) t);
   }
 
   /** The same without a branch, so that the compiler works out eight at once in a plain loop. */

@@ -87,10 +87,7 @@ final class CastsProposer implements Proposer {
     }
 
     private static Optional<String> paired(Analysis analysis, Role role) {
-      return analysis.frames().all().stream()
-          .filter(f -> f.role() == role && LightsApart.partner(analysis, f).isPresent())
-          .map(Frame::id)
-          .findFirst();
+      return LightsApart.paired(analysis, role).stream().map(Frame::id).findFirst();
     }
   }
 }

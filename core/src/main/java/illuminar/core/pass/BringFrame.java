@@ -1,6 +1,7 @@
 package illuminar.core.pass;
 
 import illuminar.core.analysis.Analysis;
+import illuminar.core.analysis.LightsApart;
 import illuminar.core.analysis.Reflections;
 import illuminar.core.colour.Matrix3;
 import illuminar.core.colour.Space;
@@ -179,16 +180,14 @@ public record BringFrame(
     public Picture at(Tile tile) {
       Picture out = tile.frames().apply(frame).copy();
       Picture with = tile.frames().apply(reflections.with());
-      Picture without = tile.frames().apply(reflections.without());
+      Picture mirrored =
+          LightsApart.difference(response, with, tile.frames().apply(reflections.without()));
       float[] region = tile.region().copy();
       for (int i = 0; i < region.length; i++) {
         if (region[i] > 0 && with.mostAt(i) <= Reflections.BURNT) {
           for (int c = 0; c < 3; c++) {
-            float more =
-                response.toLight(c, with.channel(c)[i])
-                    - response.toLight(c, without.channel(c)[i]);
             float light = response.toLight(c, out.channel(c)[i]);
-            float rest = light - amount * reflections.share()[c] * Math.max(0, more);
+            float rest = light - amount * reflections.share()[c] * mirrored.channel(c)[i];
             out.channel(c)[i] = response.toDisplay(c, Math.max(LEAST * light, rest));
           }
         }

@@ -87,7 +87,7 @@ public record Detail(
       Guided.Rows rows = surroundings.rows(tile);
       int w = tile.raster().width();
       Plane stops = Plane.of(w, tile.raster().height());
-      p.stops(0, stops.data().length, stops.data());
+      p.stops(0, stops.data().length, stops.data(), 0);
       int near = near(tile.raster().scale());
       Plane mean = near > 0 ? Box.mean(stops, near) : stops;
       float contrast = (float) detail.contrast / 100;

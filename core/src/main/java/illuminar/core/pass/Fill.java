@@ -82,7 +82,7 @@ public record Fill(
           p,
           (j, from, to, amount) -> {
             rows.to(j);
-            p.stops(j * w, w, stops);
+            p.stops(j * w + from, to - from, stops, from);
             for (int x = from; x < to; x++) {
               float base = rows.at(x, stops[x]);
               amount[x] *= fill.share(base);

@@ -1,5 +1,7 @@
 package illuminar.core.pass;
 
+import illuminar.core.filter.Ease;
+
 /**
  * A live limit by the tone underneath: nothing below {@code from}, everything between {@code full}
  * and {@code fullTo}, nothing above {@code to}. Stops relative to display white, so mostly
@@ -41,16 +43,11 @@ public record Gate(double from, double full, double fullTo, double to) {
   }
 
   private static float open(float stops, float low, float rise, float high, float fall) {
-    return ease((stops - low) * rise) * ease((high - stops) * fall);
+    return Ease.between((stops - low) * rise) * Ease.between((high - stops) * fall);
   }
 
   /** An upright side is a very steep one. */
   private static float over(double width) {
     return (float) (1 / Math.max(width, 1e-6));
-  }
-
-  private static float ease(float x) {
-    float t = Math.min(1, Math.max(0, x));
-    return t * t * (3 - 2 * t);
   }
 }

@@ -113,13 +113,13 @@ public record Picture(int width, int height, float[] r, float[] g, float[] b) {
    * Tones of {@code n} pixels in stops below white, as {@link Stops#of} gives them.
    *
    * @param at first pixel
-   * @param out entries 0 up to {@code n} are written
+   * @param out written from {@code to} on
    */
-  public void stops(int at, int n, float[] out) {
+  public void stops(int at, int n, float[] out, int to) {
     for (int i = 0; i < n; i++) {
-      out[i] = Space.luminance(r[at + i], g[at + i], b[at + i]);
+      out[to + i] = Space.luminance(r[at + i], g[at + i], b[at + i]);
     }
-    for (int i = 0; i < n; i++) {
+    for (int i = to; i < to + n; i++) {
       out[i] = Stops.of(out[i]);
     }
   }

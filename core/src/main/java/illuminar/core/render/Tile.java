@@ -84,6 +84,7 @@ public record Tile(
   public void rows(Picture below, Row work) {
     float[] share = region.values();
     float[] amount = new float[raster.width()];
+    float[] stops = new float[raster.width()];
     for (int j = 0; j < raster.height(); j++) {
       int from = region.from(j);
       int to = region.to(j);
@@ -95,9 +96,8 @@ public record Tile(
         amount[x] = share[first + x] * strength;
       }
       if (!gate.all()) {
-        for (int x = from; x < to; x++) {
-          amount[x] *= gate.open(Stops.of(below.luminanceAt(j * raster.width() + x)));
-        }
+        below.stops(j * raster.width() + from, to - from, stops, from);
+        gate.limit(stops, 0, from, to, amount);
       }
       work.at(j, from, to, amount);
     }

@@ -5,11 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import illuminar.core.TestRoom;
-import illuminar.core.colour.Srgb;
-import illuminar.core.frame.Codes;
 import illuminar.core.frame.Frame;
 import illuminar.core.frame.Frames;
-import illuminar.core.frame.Pyramid;
 import illuminar.core.frame.Role;
 import illuminar.core.frame.Similarity;
 import illuminar.core.picture.Plane;
@@ -38,19 +35,16 @@ class FlashTroublesTest {
   }
 
   private static Frame frame(String id, Role role, double stops, boolean flash) {
-    byte[] rgb = new byte[W * H * 3];
-    for (int y = 0; y < H; y++) {
-      for (int x = 0; x < W; x++) {
-        double lit = flash ? 0.5 * (1 - 0.4 * x / W) * (shadow(x, y) ? 0.1 : 1) : 0;
-        double light = paint(x) * (0.5 + lit) + (flash && spot(x, y) ? 0.5 : 0);
-        byte code =
-            (byte) Math.round(255 * Srgb.encode(TestRoom.display(light * Math.pow(2, stops))));
-        for (int c = 0; c < 3; c++) {
-          rgb[(y * W + x) * 3 + c] = code;
-        }
-      }
-    }
-    return new Frame(id, role, stops, Similarity.NONE, Pyramid.of(Codes.of8(W, H, rgb)));
+    return TestRoom.frame(
+        id,
+        role,
+        stops,
+        W,
+        H,
+        (x, y, c) -> {
+          double lit = flash ? 0.5 * (1 - 0.4 * x / W) * (shadow(x, y) ? 0.1 : 1) : 0;
+          return paint(x) * (0.5 + lit) + (flash && spot(x, y) ? 0.5 : 0);
+        });
   }
 
   private static Analysis view(double flashStops) {

@@ -5,11 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import illuminar.core.TestRoom;
-import illuminar.core.colour.Srgb;
-import illuminar.core.frame.Codes;
 import illuminar.core.frame.Frame;
 import illuminar.core.frame.Frames;
-import illuminar.core.frame.Pyramid;
 import illuminar.core.frame.Role;
 import illuminar.core.frame.Similarity;
 import illuminar.core.picture.Plane;
@@ -63,19 +60,13 @@ class FoundTest {
 
   /** A grey wall with a darker square that stands elsewhere in the brighter frame. */
   private static Frame frame(String id, double stops, int at) {
-    byte[] rgb = new byte[300 * 300 * 3];
-    for (int i = 0; i < 300 * 300; i++) {
-      int x = i % 300;
-      int y = i / 300;
-      double light = (0.16 + 0.05 * Math.sin(x * 0.21 + y * 0.13)) * (square(x, y, at) ? 0.5 : 1);
-      byte code =
-          (byte) Math.round(255 * Srgb.encode(TestRoom.display(light * Math.pow(2, stops))));
-      for (int c = 0; c < 3; c++) {
-        rgb[3 * i + c] = code;
-      }
-    }
-    return new Frame(
-        id, Role.AMBIENT, stops, Similarity.NONE, Pyramid.of(Codes.of8(300, 300, rgb)));
+    return TestRoom.frame(
+        id,
+        Role.AMBIENT,
+        stops,
+        300,
+        300,
+        (x, y, c) -> (0.16 + 0.05 * Math.sin(x * 0.21 + y * 0.13)) * (square(x, y, at) ? 0.5 : 1));
   }
 
   private static Analysis moved(int to) {

@@ -9,13 +9,9 @@ import illuminar.core.analysis.Analysis;
 import illuminar.core.analysis.LightsApart;
 import illuminar.core.colour.Blend;
 import illuminar.core.colour.Lab;
-import illuminar.core.colour.Srgb;
-import illuminar.core.frame.Codes;
 import illuminar.core.frame.Frame;
 import illuminar.core.frame.Frames;
-import illuminar.core.frame.Pyramid;
 import illuminar.core.frame.Role;
-import illuminar.core.frame.Similarity;
 import illuminar.core.ground.Ground;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
@@ -50,17 +46,13 @@ class LightsTest {
 
   private static Frame frame(
       String id, Role role, double stops, double day, double lamp, double flash) {
-    byte[] rgb = new byte[W * H * 3];
-    for (int y = 0; y < H; y++) {
-      for (int x = 0; x < W; x++) {
-        for (int c = 0; c < 3; c++) {
-          double light = day * day(x, y, c) + lamp * lamp(x, y, c) + flash * flash(x, y, c);
-          double shown = TestRoom.display(light * Math.pow(2, stops));
-          rgb[(y * W + x) * 3 + c] = (byte) (int) Math.round(255 * Srgb.encode(shown));
-        }
-      }
-    }
-    return new Frame(id, role, stops, Similarity.NONE, Pyramid.of(Codes.of8(W, H, rgb)));
+    return TestRoom.frame(
+        id,
+        role,
+        stops,
+        W,
+        H,
+        (x, y, c) -> day * day(x, y, c) + lamp * lamp(x, y, c) + flash * flash(x, y, c));
   }
 
   private static Frames frames(Frame... more) {

@@ -7,13 +7,9 @@ import illuminar.core.TestRoom;
 import illuminar.core.analysis.Analysis;
 import illuminar.core.analysis.Reflections;
 import illuminar.core.colour.Lab;
-import illuminar.core.colour.Srgb;
-import illuminar.core.frame.Codes;
 import illuminar.core.frame.Frame;
 import illuminar.core.frame.Frames;
-import illuminar.core.frame.Pyramid;
 import illuminar.core.frame.Role;
-import illuminar.core.frame.Similarity;
 import illuminar.core.ground.Ground;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
@@ -70,16 +66,7 @@ class ReflectionsTest {
   }
 
   private static Frame frame(String id, Role role, double stops, double lamps, double flash) {
-    byte[] rgb = new byte[W * H * 3];
-    for (int y = 0; y < H; y++) {
-      for (int x = 0; x < W; x++) {
-        for (int c = 0; c < 3; c++) {
-          double shown = TestRoom.display(light(x, y, c, lamps, flash) * Math.pow(2, stops));
-          rgb[(y * W + x) * 3 + c] = (byte) (int) Math.round(255 * Srgb.encode(shown));
-        }
-      }
-    }
-    return new Frame(id, role, stops, Similarity.NONE, Pyramid.of(Codes.of8(W, H, rgb)));
+    return TestRoom.frame(id, role, stops, W, H, (x, y, c) -> light(x, y, c, lamps, flash));
   }
 
   /** The room's frame, a darker one for the view, and what else was taken. */

@@ -139,13 +139,13 @@ class TileTest {
   void multiplyingAndTones() {
     Picture p = picture(6);
     float[] stops = new float[W];
-    p.stops(W, W, stops);
+    p.stops(W, W, stops, 0);
     float[] factor = new float[W];
     factor[8] = 4;
     Picture before = p.copy();
     p.multiply(W, factor, 8, 9);
     float[] after = new float[W];
-    p.stops(W, W, after);
+    p.stops(W, W, after, 0);
     // four times the light is two stops more (ISO 2720)
     assertThat(after[8] - stops[8]).isCloseTo(2, within(2e-4f));
     assertThat(p.g()[W + 9]).isEqualTo(before.g()[W + 9]);
