@@ -622,6 +622,7 @@ export interface components {
             amount: number;
             guard: number;
             saturation: number;
+            contrast: number;
         };
         Colour: {
             /** @enum {string} */

@@ -190,7 +190,7 @@ final class ColourProof {
     String window = analysis.panes().windowFrame();
     Pass bring = pass(new BringFrame(window, 0, 4), "w");
     Picture hazy = picture(List.of(panes), bring);
-    Picture clear = picture(List.of(panes), bring, pass(new ClearHaze(1, 1, 1), "w"));
+    Picture clear = picture(List.of(panes), bring, pass(new ClearHaze(1, 1, 1, 0), "w"));
     // the exposure at which the window stands, from pixels that are hardly hazed
     double gain = gain(hazy);
     double was = 0;

@@ -20,6 +20,13 @@ final class AirProposer implements Proposer {
   /** Share of the haze that is taken out; without any, distance is lost (common practice). */
   private static final double AMOUNT = 0.5;
 
+  /**
+   * Clearing deepens colours and hardens trees; a little of both is taken back (common practice).
+   */
+  private static final double SATURATION = 0.95;
+
+  private static final double CONTRAST = -10;
+
   /** Share of the view that must be hazed for anything to be proposed. */
   private static final double LEAST = 0.1;
 
@@ -60,7 +67,8 @@ final class AirProposer implements Proposer {
 
   private static Recipe with(Recipe recipe, Region view, String why) {
     Draft draft = new Draft(recipe);
-    draft.pass("air", new ClearHaze(AMOUNT, 1, 1), new Where(view.id(), false), 1, why);
+    draft.pass(
+        "air", new ClearHaze(AMOUNT, 1, SATURATION, CONTRAST), new Where(view.id(), false), 1, why);
     return draft.done();
   }
 

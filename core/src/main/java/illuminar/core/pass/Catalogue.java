@@ -155,8 +155,8 @@ public final class Catalogue {
               "clear-haze",
               "Clear haze",
               "Air",
-              "Clear {amount} of the haze in {region}, saturation {saturation}, on {gate}, at"
-                  + " {strength}.",
+              "Clear {amount} of the haze in {region}, saturation {saturation}, local contrast"
+                  + " {contrast}, on {gate}, at {strength}.",
               true,
               ClearHaze.class),
           kind(

@@ -1,5 +1,6 @@
 package illuminar.core.pass;
 
+import illuminar.core.analysis.Analysis;
 import illuminar.core.filter.Guided;
 import illuminar.core.picture.Plane;
 import illuminar.core.render.Below;
@@ -18,12 +19,18 @@ record Surroundings(Guided maps, int fullWidth, int fullHeight) {
    * @param flat variance of tones, in stops squared, below which they are smoothed away
    */
   static Surroundings of(Below below, double reach, float flat) {
-    Plane stops = below.stops();
+    return of(below.stops(), below.analysis(), reach, flat);
+  }
+
+  /**
+   * @param stops tones of a picture on the small grid, stops below white
+   * @param reach share of the long edge that counts as surroundings
+   * @param flat variance of tones, in stops squared, below which they are smoothed away
+   */
+  static Surroundings of(Plane stops, Analysis analysis, double reach, float flat) {
     int radius = Math.max(2, (int) Math.round(Math.max(stops.width(), stops.height()) * reach));
     return new Surroundings(
-        Guided.of(stops, stops, radius, flat),
-        below.analysis().fullWidth(),
-        below.analysis().fullHeight());
+        Guided.of(stops, stops, radius, flat), analysis.fullWidth(), analysis.fullHeight());
   }
 
   /** Reads the base along the rows of a tile, by a pixel's own tone in stops; for one thread. */

@@ -1,6 +1,7 @@
 package illuminar.core.render;
 
 import illuminar.core.analysis.Analysis;
+import illuminar.core.pass.Gate;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
@@ -37,6 +38,18 @@ public final class Below {
   /** Its tones in stops below white; not to be modified. */
   public Plane stops() {
     return new Plane(developing.width(), developing.height(), developing.stops());
+  }
+
+  /**
+   * The whole small grid as one tile of the pass's region, at full strength on all tones; it draws
+   * no frames.
+   */
+  public Tile tile() {
+    return new Tile(raster, region, Gate.ALL, 1, Below::noFrame);
+  }
+
+  private static Picture noFrame(String frame) {
+    throw new IllegalStateException("The small picture below a pass draws no frame: " + frame);
   }
 
   /** The pass's region. */

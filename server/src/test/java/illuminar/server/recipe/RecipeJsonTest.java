@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import illuminar.core.analysis.Casts;
 import illuminar.core.pass.BringFrame;
 import illuminar.core.pass.ClearCasts;
+import illuminar.core.pass.ClearHaze;
 import illuminar.core.pass.Pass;
 import illuminar.core.pass.Tone;
 import illuminar.core.recipe.Recipe;
@@ -75,13 +76,19 @@ class RecipeJsonTest {
                 + pass.formatted(
                     "s",
                     "{\"kind\": \"clear-casts\", \"source\": \"SURFACES\", \"amount\": 1, \"warmth\": 0}")
+                + ","
+                + pass.formatted(
+                    "h",
+                    "{\"kind\": \"clear-haze\", \"amount\": 0.4, \"guard\": 1,"
+                        + " \"saturation\": 0.9}")
                 + "]}");
     assertThat(recipe.passes().stream().map(Pass::move))
         .containsExactly(
             new BringFrame("a", 0.9, 4),
             new Tone(1, 0, 0, 5),
             new ClearCasts(Casts.Source.FLASH, "fl", 0.8, 0.3),
-            new ClearCasts(Casts.Source.SURFACES, "", 1, 0));
+            new ClearCasts(Casts.Source.SURFACES, "", 1, 0),
+            new ClearHaze(0.4, 1, 0.9, 0));
     assertThat(recipe.passes()).allMatch(p -> p.group().isEmpty());
     assertThat(json.read(json.write(recipe))).isEqualTo(recipe);
   }
