@@ -1,7 +1,6 @@
 package illuminar.core.pass;
 
 import illuminar.core.analysis.Analysis;
-import illuminar.core.analysis.LightsApart;
 import illuminar.core.analysis.Reflections;
 import illuminar.core.colour.Matrix3;
 import illuminar.core.colour.Space;
@@ -14,7 +13,6 @@ import illuminar.core.picture.Picture;
 import illuminar.core.render.Below;
 import illuminar.core.render.Ready;
 import illuminar.core.render.Tile;
-import java.util.Arrays;
 
 /**
  * Brings one frame into a region of the picture, such as the view into the window panes.
@@ -24,8 +22,9 @@ import java.util.Arrays;
  * again by the same response. Along the region's edge each pixel is a mixture of both sides that no
  * mask alone can part; there the room's colour is continued inwards and the view's outwards from
  * clean pixels, and the two are mixed by the mask (the compositing equation, Porter and Duff 1984),
- * so neither a bright rim nor a dark double edge stays. What the panes mirror of the room ({@link
- * Reflections}) can be taken off the frame's light first.
+ * so neither a bright rim nor a dark double edge stays; beside it the halo of the blend below is
+ * taken off ({@link BesidePanes}). What the panes mirror of the room ({@link Reflections}) can be
+ * taken off the frame's light first.
  *
  * @param frame id of the frame
  */
@@ -83,6 +82,9 @@ public record BringFrame(
   /** Share of the edge's width into which a pane spills. */
   private static final double SPILL = 0.25;
 
+  /** Widths of the edge beside it on which a blend's halo is looked for. */
+  private static final double HALO = 2;
+
   public BringFrame {
     Numbers.check(BringFrame.class, "over", over);
     Numbers.check(BringFrame.class, "edge", edge);
@@ -134,20 +136,27 @@ public record BringFrame(
       exposed[c] = response.exposed(c, (float) gain);
     }
     Matrix3 colours = Space.SRGB_TO_WORK.after(WhiteShift.srgb(warmer, tint));
-    View view =
+    BroughtView view =
         reflections == 0 ? tile -> tile.frames().apply(frame) : unmirrored(analysis, region);
-    return new Work(view, exposed, (float) edge, colours.floats(), (float) saturation);
+    return new Work(
+        view,
+        analysis.frames().anchor(),
+        exposed,
+        (float) edge,
+        colours.floats(),
+        (float) saturation);
   }
 
   /**
    * @param region on the small grid
    */
-  private View unmirrored(Analysis analysis, float[] region) {
+  private BroughtView unmirrored(Analysis analysis, float[] region) {
     Reflections told = analysis.reflections(frame, region);
     if (!told.told()) {
       throw new IllegalArgumentException("Reflections out: " + told.said());
     }
-    return new Unmirrored(frame, analysis.frames().response(), told, (float) reflections);
+    return new BroughtView.Unmirrored(
+        frame, analysis.frames().response(), told, (float) reflections);
   }
 
   /**
@@ -160,52 +169,26 @@ public record BringFrame(
     return response.toLight(1, (float) Math.pow(2, -0.15)) * Math.pow(2, stops + 0.15);
   }
 
-  /** The frame at a tile, display-linear. */
-  private interface View {
-    Picture at(Tile tile);
-  }
-
-  /**
-   * The frame without what the panes mirror, where the region has any share.
-   *
-   * @param amount how much of it is taken out, 0 to 1
-   */
-  private record Unmirrored(String frame, Response response, Reflections reflections, float amount)
-      implements View {
-
-    /** What is left at least of a pixel's light: a view is never black for the room before it. */
-    private static final float LEAST = 0.02f;
-
-    @Override
-    public Picture at(Tile tile) {
-      Picture out = tile.frames().apply(frame).copy();
-      Picture with = tile.frames().apply(reflections.with());
-      Picture mirrored =
-          LightsApart.difference(response, with, tile.frames().apply(reflections.without()));
-      float[] region = tile.region().copy();
-      for (int i = 0; i < region.length; i++) {
-        if (region[i] > 0 && with.mostAt(i) <= Reflections.BURNT) {
-          for (int c = 0; c < 3; c++) {
-            float light = response.toLight(c, out.channel(c)[i]);
-            float rest = light - amount * reflections.share()[c] * mirrored.channel(c)[i];
-            out.channel(c)[i] = response.toDisplay(c, Math.max(LEAST * light, rest));
-          }
-        }
-      }
-      return out;
-    }
-  }
-
   /**
    * @param view the frame
    * @param exposed per channel, from the frame's display values to those at the new exposure
    * @param toWork sRGB primaries to BT.2020, in the view's own white
    */
-  private record Work(View view, Curve[] exposed, float edge, float[] toWork, float saturation)
+  private record Work(
+      BroughtView view,
+      String anchor,
+      Curve[] exposed,
+      float edge,
+      float[] toWork,
+      float saturation)
       implements Ready.OnLight {
 
     private int radius(double scale) {
       return Math.max(1, (int) Math.round(edge * scale));
+    }
+
+    private BesidePanes beside(double scale) {
+      return new BesidePanes(Math.max(1, (int) Math.round(HALO * edge * scale)));
     }
 
     /** Pixels beyond the edge into which lens and file spill the burnt pane. */
@@ -215,7 +198,7 @@ public record BringFrame(
 
     @Override
     public int margin(double scale) {
-      return edge == 0 ? 0 : radius(scale) + spill(scale) + 1;
+      return edge == 0 ? 0 : radius(scale) + spill(scale) + 1 + beside(scale).margin();
     }
 
     @Override
@@ -278,20 +261,20 @@ public record BringFrame(
       int h = tile.raster().height();
       int radius = radius(tile.raster().scale());
       int spill = spill(tile.raster().scale());
-      int beside = radius + spill + 1;
+      BesidePanes beside = beside(tile.raster().scale());
+      int around = radius + spill + 1 + beside.margin();
       int[] box = {
-        Math.max(0, reached[0] - beside),
-        Math.max(0, reached[1] - beside),
-        Math.min(w, reached[2] + beside),
-        Math.min(h, reached[3] + beside)
+        Math.max(0, reached[0] - around),
+        Math.max(0, reached[1] - around),
+        Math.min(w, reached[2] + around),
+        Math.min(h, reached[3] + around)
       };
       float[] region = tile.region().copy();
       Picture view = rendered(camera, region, box);
-      boolean[] band = band(region, w, h, box);
-      for (int k = 0; k < spill; k++) {
-        band = outwards(band, region, w, box);
-      }
-      float[][] clean = clean(below, view, region, band, w, h, radius, box);
+      EdgeBand edges = EdgeBand.of(region, w, h, box).outwards(spill);
+      boolean[] band = edges.in();
+      beside.mend(below, tile.frames().apply(anchor), edges, i -> tile.amount(below, i));
+      float[][] clean = edges.clean(below, view, radius);
       for (int y = box[1]; y < box[3]; y++) {
         for (int i = y * w + box[0]; i < y * w + box[2]; i++) {
           float m = region[i];
@@ -324,106 +307,6 @@ public record BringFrame(
         }
       }
       return out;
-    }
-
-    /** Pixels of a sharp edge: the mask differs clearly within their neighbourhood of three. */
-    private static boolean[] band(float[] m, int w, int h, int[] box) {
-      boolean[] band = new boolean[w * h];
-      float[] lo = new float[w];
-      float[] hi = new float[w];
-      for (int y = box[1]; y < box[3]; y++) {
-        int up = Math.max(0, y - 1) * w;
-        int mid = y * w;
-        int down = Math.min(h - 1, y + 1) * w;
-        for (int x = Math.max(0, box[0] - 1); x < Math.min(w, box[2] + 1); x++) {
-          float a = m[up + x];
-          float b = m[mid + x];
-          float c = m[down + x];
-          float least = a < b ? a : b;
-          float most = a < b ? b : a;
-          lo[x] = c < least ? c : least;
-          hi[x] = c > most ? c : most;
-        }
-        for (int x = box[0]; x < box[2]; x++) {
-          int l = Math.max(0, x - 1);
-          int r = Math.min(w - 1, x + 1);
-          float most = Math.max(hi[x], Math.max(hi[l], hi[r]));
-          if (most > 0.02f) {
-            band[mid + x] = most - Math.min(lo[x], Math.min(lo[l], lo[r])) > 0.02f;
-          }
-        }
-      }
-      return band;
-    }
-
-    /** A band widened by one pixel on the room's side. */
-    private static boolean[] outwards(boolean[] band, float[] m, int w, int[] box) {
-      boolean[] out = band.clone();
-      for (int y = box[1] + 1; y < box[3] - 1; y++) {
-        for (int i = y * w + box[0] + 1; i < y * w + box[2] - 1; i++) {
-          if (m[i] < 0.02f) {
-            out[i] |= band[i - 1] || band[i + 1] || band[i - w] || band[i + w];
-          }
-        }
-      }
-      return out;
-    }
-
-    /**
-     * Room colour and view colour for the pixels of the band, from clean pixels near them; three
-     * planes of each. Where there is nothing clean near, the pixel's own colour.
-     */
-    private static float[][] clean(
-        Picture below,
-        Picture view,
-        float[] m,
-        boolean[] band,
-        int w,
-        int h,
-        int radius,
-        int[] box) {
-      float[][] out = new float[6][w * h];
-      float reach = 1f / (radius * radius + 1);
-      float[] sum = new float[8];
-      for (int y = box[1]; y < box[3]; y++) {
-        for (int x = box[0]; x < box[2]; x++) {
-          int i = y * w + x;
-          if (!band[i]) {
-            continue;
-          }
-          Arrays.fill(sum, 0);
-          for (int v = Math.max(0, y - radius); v <= Math.min(h - 1, y + radius); v++) {
-            for (int u = Math.max(0, x - radius); u <= Math.min(w - 1, x + radius); u++) {
-              int k = v * w + u;
-              float near = 1 - ((u - x) * (u - x) + (v - y) * (v - y)) * reach;
-              if (near <= 0) {
-                continue;
-              }
-              gather(sum, below, view, m[k], band[k] ? 0.002f : 1, near * near, k);
-            }
-          }
-          for (int c = 0; c < 3; c++) {
-            out[c][i] = sum[6] > 1e-4f ? sum[c] / sum[6] : below.channel(c)[i];
-            out[3 + c][i] = sum[7] > 1e-4f ? sum[3 + c] / sum[7] : view.channel(c)[i];
-          }
-        }
-      }
-      return out;
-    }
-
-    private static void gather(
-        float[] sum, Picture below, Picture view, float m, float trust, float near, int k) {
-      float out = 1 - m;
-      out *= out;
-      float room = near * trust * out * out;
-      float in = m * m;
-      float pane = near * trust * in * in;
-      for (int c = 0; c < 3; c++) {
-        sum[c] += room * below.channel(c)[k];
-        sum[3 + c] += pane * view.channel(c)[k];
-      }
-      sum[6] += room;
-      sum[7] += pane;
     }
   }
 }
