@@ -1,6 +1,6 @@
 import { Box, InputBase, Tooltip, Typography } from "@mui/material";
 import { useDrag } from "@use-gesture/react";
-import { useEffect, useRef, useState } from "react";
+import { memo, useCallback, useEffect, useRef, useState } from "react";
 import { look } from "../theme";
 
 export interface ScaleProps {
@@ -26,11 +26,31 @@ export function amount(value: number, step: number, unit: string, signed = true)
   return sign + number + (unit ? " " + unit : "");
 }
 
+/** A scale is only drawn anew where what it shows has changed, whoever draws what it stands in. */
+export function Scale(props: ScaleProps) {
+  const latest = useRef(props);
+  latest.current = props;
+  const onMove = useCallback((v: number) => latest.current.onMove(v), []);
+  const onSettle = useCallback(() => latest.current.onSettle(), []);
+  return <Drawn {...props} onMove={onMove} onSettle={onSettle} />;
+}
+
 /**
  * One number of a pass: drag, wheel, arrow keys (Shift coarse, Alt fine), typed number, double click for
  * the careful default.
  */
-export function Scale({ label, unit, from, to, step, careful, help, value, onMove, onSettle }: ScaleProps) {
+const Drawn = memo(function Drawn({
+  label,
+  unit,
+  from,
+  to,
+  step,
+  careful,
+  help,
+  value,
+  onMove,
+  onSettle,
+}: ScaleProps) {
   const track = useRef<HTMLDivElement>(null);
   const settle = useRef<ReturnType<typeof setTimeout>>(undefined);
   const [typed, setTyped] = useState<string>();
@@ -191,4 +211,4 @@ export function Scale({ label, unit, from, to, step, careful, help, value, onMov
       />
     </Box>
   );
-}
+});

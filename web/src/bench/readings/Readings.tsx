@@ -1,7 +1,8 @@
 import { Box, Typography } from "@mui/material";
 import { look } from "../../theme";
 import type { Histogram, ProbeReading } from "../preview";
-import { useBench } from "../store";
+import { useShallow } from "zustand/react/shallow";
+import { useBench, type BenchState } from "../store";
 
 const WIDE = 430;
 const HIGH = 64;
@@ -93,9 +94,22 @@ function Row({ name, of, first }: { name: string; of?: ProbeReading; first?: boo
   );
 }
 
+/** All that is shown there. */
+const read = (s: BenchState) => ({
+  histogram: s.histogram,
+  probes: s.probes,
+  readings: s.readings,
+  reference: s.reference,
+  pointer: s.pointer,
+  saved: s.saved,
+  connected: s.connected,
+  serverMs: s.serverMs,
+  roundMs: s.roundMs,
+});
+
 /** Histogram, readings, and how things stand: always there, live while anything moves. */
 export function Readings() {
-  const s = useBench();
+  const s = useBench(useShallow(read));
   const shown = s.probes.slice(-3);
   const saved = {
     saved: `Saved, revision ${s.saved.revision}`,

@@ -1,15 +1,22 @@
 import { Box, Button, Tooltip, Typography } from "@mui/material";
 import { useQuery } from "@tanstack/react-query";
-import { ask, type FlashTrouble, type Offer, type Shape } from "../../api/client";
+import { ask, type FlashTrouble, type Offer, type Pass, type Shape } from "../../api/client";
 import { nearest } from "../regions/found";
 import { addPass, addRegion, newPart, useBench } from "../store";
 import { carefulValues } from "../words";
+
+const pair = (of: { with: string; without: string }) => `${of.with}-${of.without};`;
+
+/** The pairs of frames that are mixed already, as one text. */
+function mixedPairs(passes: Pass[]): string {
+  return passes.map((p) => (p.move.kind === "mix-light" ? pair(p.move) : "")).join("");
+}
 
 /** The single lights that the frames let one take apart, and why others cannot be. */
 export function Lights() {
   const view = useBench((s) => s.sheet?.id);
   const kind = useBench((s) => s.kinds.find((k) => k.kind === "mix-light"));
-  const passes = useBench((s) => s.recipe?.passes) ?? [];
+  const used = useBench((s) => mixedPairs(s.recipe?.passes ?? []));
   const lights = useQuery({
     queryKey: ["lights", view],
     queryFn: () => ask<Offer[]>(`/api/views/${view}/lights`),
@@ -17,8 +24,7 @@ export function Lights() {
     staleTime: Infinity,
   });
   const offers = lights.data ?? [];
-  const mixed = (o: Offer) =>
-    passes.some((p) => p.move.kind === "mix-light" && p.move.with === o.with && p.move.without === o.without);
+  const mixed = (o: Offer) => used.includes(pair(o));
   const frames = useBench((s) => s.sheet?.frames) ?? [];
   const isFlash = (id: string) => frames.some((f) => f.id === id && f.role === "FLASH");
   if (!kind || offers.length === 0) return null;

@@ -48,15 +48,17 @@ export function Word({
       >
         {text}
       </Box>
-      <Popover
-        open={!!at}
-        anchorEl={at}
-        onClose={close}
-        anchorOrigin={{ vertical: "bottom", horizontal: "left" }}
-        onClick={(e) => e.stopPropagation()}
-      >
-        {at && children(close)}
-      </Popover>
+      {at && (
+        <Popover
+          open
+          anchorEl={at}
+          onClose={close}
+          anchorOrigin={{ vertical: "bottom", horizontal: "left" }}
+          onClick={(e) => e.stopPropagation()}
+        >
+          {children(close)}
+        </Popover>
+      )}
     </>
   );
 }
