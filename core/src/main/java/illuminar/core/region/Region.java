@@ -9,7 +9,8 @@ import java.util.List;
  *
  * @param grow pixels at full size by which it is widened, or narrowed where below 0, −60 to 60
  * @param edge width in pixels at full size within which its edge follows the edges of the ground, 0
- *     for as drawn, to 200
+ *     for as drawn, to 200; tone and colour bands, which have these edges, lose their parts'
+ *     softness there
  * @param feather width of the soft edge in pixels at full size (two standard deviations), 0 to 2000
  * @param density share of it that counts, 0 to 1
  * @param invert whether inside and outside change places

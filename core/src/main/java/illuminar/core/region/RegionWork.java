@@ -2,15 +2,18 @@ package illuminar.core.region;
 
 import illuminar.core.analysis.Analysis;
 import illuminar.core.colour.Srgb;
+import illuminar.core.filter.Box;
 import illuminar.core.filter.ColourGuided;
 import illuminar.core.filter.Ease;
 import illuminar.core.filter.Gauss;
+import illuminar.core.filter.Guided;
 import illuminar.core.picture.Bands;
 import illuminar.core.picture.MapRows;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * Draws a region at any raster, the same at every tiling. Values are shares from 0 to 1. Each shape
@@ -118,7 +121,55 @@ public final class RegionWork {
 
   /** Before it is softened. */
   private float[] firm(Raster raster) {
-    return territory.region().edge() > 0 ? edgeTrue(raster) : sized(raster);
+    if (territory.region().edge() == 0) {
+      return sized(raster, true);
+    }
+    return used().allMatch(p -> p.shape().readsPixels()) ? pixelTrue(raster) : edgeTrue(raster);
+  }
+
+  private Stream<Part> used() {
+    return territory.region().parts().stream().filter(p -> !p.off());
+  }
+
+  /**
+   * A mask that is read off the pixels has the picture's edges already: softness of its parts stays
+   * where the ground is even, and is taken back where it has an edge. How much of an edge a place
+   * has is the slope of a guided filter, variance / (variance + flat).
+   */
+  private float[] pixelTrue(Raster raster) {
+    float[] sharp = sized(raster, false);
+    if (used().allMatch(p -> p.feather() == 0)) {
+      return sharp;
+    }
+    Plane edges =
+        sight.keep(
+            List.of(territory, "edges"),
+            Plane.class,
+            sight.analysis().raster().pixels() * 4L,
+            this::edges);
+    float[] edge = sight.spread(edges, raster);
+    float[] out = sized(raster, true);
+    for (int i = 0; i < out.length; i++) {
+      out[i] += (sharp[i] - out[i]) * edge[i];
+    }
+    return out;
+  }
+
+  /** How much of an edge the ground has within the width, 0 to 1, on the analysis grid. */
+  private Plane edges() {
+    Raster grid = sight.analysis().raster();
+    Plane[] codes = codes(sight.ground(territory.ground().orElseThrow(), grid));
+    int reach = (int) Math.max(1, Math.round(territory.region().edge() * grid.scale()));
+    Plane out = Plane.of(grid.width(), grid.height());
+    for (Plane code : codes) {
+      Plane[] means = Box.means(reach, code, Guided.product(code, code));
+      for (int i = 0; i < out.data().length; i++) {
+        float mean = means[0].data()[i];
+        float variance = Math.max(0, means[1].data()[i] - mean * mean);
+        out.data()[i] = Math.max(out.data()[i], variance / (variance + FLAT));
+      }
+    }
+    return out;
   }
 
   /**
@@ -158,7 +209,7 @@ public final class RegionWork {
   private ColourGuided followed() {
     Raster grid = sight.analysis().raster();
     Plane[] guide = codes(sight.ground(territory.ground().orElseThrow(), grid));
-    Plane drawn = new Plane(grid.width(), grid.height(), sized(grid));
+    Plane drawn = new Plane(grid.width(), grid.height(), sized(grid, true));
     int reach = (int) Math.max(1, Math.round(territory.region().edge() * grid.scale()));
     Plane change = change(drawn, grid, reach);
     ColourGuided wide = ColourGuided.of(guide, drawn, trust(change), 2 * reach, FLAT);
@@ -212,25 +263,25 @@ public final class RegionWork {
     return out;
   }
 
-  private float[] sized(Raster raster) {
+  /**
+   * @param soft whether parts have their feather
+   */
+  private float[] sized(Raster raster, boolean soft) {
     double grow = territory.region().grow();
     int by = (int) Math.round(Math.abs(grow) * raster.scale());
     if (by == 0) {
-      return joined(raster);
+      return joined(raster, soft);
     }
     Raster wide = grown(raster, by);
-    return Grow.by(joined(wide), wide, raster, by, grow > 0);
+    return Grow.by(joined(wide, soft), wide, raster, by, grow > 0);
   }
 
-  private float[] joined(Raster raster) {
+  private float[] joined(Raster raster, boolean soft) {
     float[] out = new float[raster.pixels()];
     boolean first = true;
-    for (Part part : territory.region().parts()) {
-      if (part.off()) {
-        continue;
-      }
-      float[] p =
-          softened(part.feather(), raster, "part " + part.id(), r -> shape(part.shape(), r));
+    for (Part part : used().toList()) {
+      double feather = soft ? part.feather() : 0;
+      float[] p = softened(feather, raster, "part " + part.id(), r -> shape(part.shape(), r));
       float strength = (float) part.strength();
       Part.Combine how = first ? Part.Combine.ADD : part.combine();
       for (int i = 0; i < out.length; i++) {

@@ -23,6 +23,11 @@ public sealed interface Shape {
     return false;
   }
 
+  /** Whether each pixel's own colour says how far it belongs to it. */
+  default boolean readsPixels() {
+    return false;
+  }
+
   /** A closed line through points; filled by the non-zero rule, so it may cross itself. */
   record Outline(List<Point> points, boolean smooth) implements Shape {
     public Outline {
@@ -242,6 +247,11 @@ public sealed interface Shape {
     public boolean needsGround() {
       return look.from() == Look.From.GROUND;
     }
+
+    @Override
+    public boolean readsPixels() {
+      return true;
+    }
   }
 
   /** A colour by hue angle h*ab in degrees and chroma C*ab, CIE L*a*b* D50. */
@@ -276,6 +286,11 @@ public sealed interface Shape {
     @Override
     public boolean needsGround() {
       return look.from() == Look.From.GROUND;
+    }
+
+    @Override
+    public boolean readsPixels() {
+      return true;
     }
   }
 

@@ -387,6 +387,48 @@ class PartsTest {
     assertThat(wrong(draw(drawn))).isGreaterThan(0.1);
   }
 
+  /**
+   * A softened tone band made edge-true: sharp again at the window's edge, still soft where the
+   * wall is even. A guided filter's slope tells the two apart (He, Sun, Tang 2010).
+   */
+  @Test
+  void aSoftenedToneBandKeepsItsSoftnessWhereTheGroundIsEven() {
+    Shape.ToneBand lights =
+        new Shape.ToneBand(Look.GROUND, Shape.Tones.LIGHTS, 4, 0, List.of(), 0, 1);
+    float[] sharp = draw(softened(lights, 0, 0));
+    float[] soft = draw(softened(lights, 12, 0));
+    float[] refined = draw(softened(lights, 12, 6));
+    double edgeSoft = 0;
+    double edgeRefined = 0;
+    for (int y = 70; y < 140; y++) {
+      for (int x = 102; x < 115; x++) {
+        int i = y * 360 + x;
+        edgeSoft += Math.abs(soft[i] - sharp[i]);
+        edgeRefined += Math.abs(refined[i] - sharp[i]);
+      }
+    }
+    assertThat(edgeRefined).isLessThan(0.15 * edgeSoft);
+    assertThat(roughness(refined)).isLessThan(0.8 * roughness(sharp));
+    // without softness there is nothing to take back
+    assertThat(draw(softened(lights, 0, 6))).isEqualTo(sharp);
+  }
+
+  private static Region softened(Shape shape, double feather, double edge) {
+    Part part = new Part("p", Part.Combine.ADD, shape, feather, 1, false, false);
+    return new Region("r", "R", List.of(part), 0, edge, 0, 1, false);
+  }
+
+  /** Mean difference of neighbours on the wall, far from the window. */
+  private static double roughness(float[] m) {
+    double sum = 0;
+    for (int y = 190; y < 230; y++) {
+      for (int x = 20; x < 90; x++) {
+        sum += Math.abs(m[y * 360 + x] - m[y * 360 + x + 1]);
+      }
+    }
+    return sum;
+  }
+
   /** Mean difference from the window's outer shape along its left edge. */
   private static double wrong(float[] m) {
     double sum = 0;
