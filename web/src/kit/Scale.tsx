@@ -56,6 +56,7 @@ const Drawn = memo(function Drawn({
   const [typed, setTyped] = useState<string>();
   const percent = unit === "%";
   const shown = percent ? value * 100 : value;
+  const shownStep = percent ? step * 100 : step;
 
   const put = (v: number) => {
     const rounded = Math.round(v / step) * step;
@@ -147,7 +148,7 @@ const Drawn = memo(function Drawn({
         aria-valuemin={from}
         aria-valuemax={to}
         aria-valuenow={value}
-        aria-valuetext={amount(shown, percent ? 1 : step, unit, from < 0)}
+        aria-valuetext={amount(shown, shownStep, unit, from < 0)}
         onKeyDown={keys}
         onDoubleClick={() => {
           onMove(careful);
@@ -191,12 +192,14 @@ const Drawn = memo(function Drawn({
         />
       </Box>
       <InputBase
-        value={typed ?? amount(shown, percent ? 1 : step, unit, from < 0)}
+        value={typed ?? amount(shown, shownStep, unit, from < 0)}
         onChange={(e) => setTyped(e.target.value)}
         onFocus={(e) => e.target.select()}
         onBlur={accept}
         onKeyDown={(e) => {
           if (e.key === "Enter") accept();
+          // with nothing typed it is for what the scale stands in
+          if (e.key === "Escape" && typed === undefined) return;
           if (e.key === "Escape") setTyped(undefined);
           if (e.key === "ArrowUp" || e.key === "ArrowDown") keys(e);
           else e.stopPropagation();

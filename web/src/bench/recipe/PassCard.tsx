@@ -190,7 +190,7 @@ function Sentence({ pass, kind }: { pass: Pass; kind: Kind }) {
             label={control.label}
             text={
               control.unit === "%"
-                ? amount(100 * numbers(pass.move)[name], 1, "%")
+                ? amount(100 * numbers(pass.move)[name], 100 * control.step, "%")
                 : amount(numbers(pass.move)[name], control.step, control.unit)
             }
             tint="amount"

@@ -69,12 +69,15 @@ public class RecipeService {
     }
   }
 
-  /** Keeps a changed recipe as the newest revision. */
+  /** Keeps a changed recipe as the newest revision; one that is the same is no step. */
   @Transactional
   public State change(UUID studio, UUID viewId, long edition, Recipe recipe) {
     View view = owned(studio, viewId);
     State before = state(view);
     check(before, edition);
+    if (recipe.equals(before.recipe())) {
+      return before;
+    }
     int number = revisions.last(viewId) + 1;
     String said = Sentence.change(before.recipe(), recipe);
     revisions.save(new Revision(viewId, number, before.revision(), json.write(recipe), said));

@@ -1,0 +1,175 @@
+package illuminar.journeys;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.MethodOrderer;
+import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestMethodOrder;
+
+/** White, colour, evenness, haze and the last calm of a recipe, by mouse and by keyboard. */
+@TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+class FinishingTest {
+  private static Bench bench;
+  private static Page page;
+
+  @BeforeAll
+  static void begin() {
+    bench = new Bench("finishing_test", "Instrument room");
+    page = bench.page;
+    Bench.windowsAlone(page);
+  }
+
+  @AfterAll
+  static void end() {
+    bench.close();
+  }
+
+  private static Locator passes(String kind) {
+    return page.locator("[data-testid=pass][data-kind=" + kind + "]");
+  }
+
+  /** Mean red less blue code of the middle of the stage. */
+  private static final String WARMTH =
+      """
+      () => {
+        const c = document.querySelector('[data-testid=stage] canvas');
+        const d = c.getContext('2d').getImageData(
+            c.width * .4, c.height * .4, c.width * .2, c.height * .2).data;
+        let sum = 0;
+        for (let i = 0; i < d.length; i += 4) sum += d[i] - d[i + 2];
+        return sum / (d.length / 4);
+      }
+      """;
+
+  private static void reload() {
+    assertThat(bench.saved()).containsText("Saved");
+    page.reload();
+    page.waitForFunction("() => Number(document.documentElement.dataset.pictures ?? 0) > 0");
+  }
+
+  /** The sentence's word opens the same control as the scale below it. */
+  @Test
+  @Order(1)
+  void whiteIsMadeCoolerByKeysAndByTheWordOfTheSentence() {
+    bench.waitForPicture(() -> bench.button("White and colour").click());
+    Object before = page.evaluate(WARMTH);
+    Locator warmer = bench.slider("Warmer");
+    warmer.focus();
+    String saved = bench.saved().innerText();
+    for (int k = 0; k < 4; k++) {
+      page.keyboard().press("Shift+ArrowLeft");
+    }
+    assertThat(bench.number("Warmer")).hasValue("−40 mired");
+    page.waitForFunction("was => (" + WARMTH.strip() + ")() < was - 3", before);
+    assertThat(bench.saved()).not().hasText(saved);
+    assertThat(page.getByText(Pattern.compile("light of .* K comes out neutral"))).isVisible();
+    passes("colour").getByLabel(Pattern.compile("^Warmer: ")).click();
+    Locator dialog = page.getByRole(AriaRole.PRESENTATION);
+    Locator typed = dialog.getByLabel("Warmer, number");
+    typed.fill("20");
+    bench.waitForPicture(() -> page.keyboard().press("Enter"));
+    page.keyboard().press("Escape");
+    assertThat(passes("colour")).containsText("20 mired");
+    bench.undo();
+    assertThat(passes("colour")).containsText("−40 mired");
+  }
+
+  /** What a scale shows follows an undo, though nothing was touched in it. */
+  @Test
+  @Order(2)
+  void aScaleFollowsUndoAndDoubleClickIsTheCarefulValue() {
+    bench.waitForPicture(() -> bench.set("Warmer", "-35"));
+    bench.waitForPicture(() -> bench.set("Warmer", "-40"));
+    bench.waitForPicture(() -> bench.slider("Warmer").dblclick());
+    assertThat(bench.number("Warmer")).hasValue("0 mired");
+    bench.undo();
+    assertThat(bench.number("Warmer")).hasValue("−40 mired");
+    page.keyboard().press("Control+Shift+z");
+    assertThat(bench.number("Warmer")).hasValue("0 mired");
+    bench.undo();
+  }
+
+  @Test
+  @Order(3)
+  void whiteAndBlackPointAreSetByKeys() {
+    bench.waitForPicture(() -> bench.button("White and black point").click());
+    Locator white = bench.slider("White point");
+    white.focus();
+    String careful = white.getAttribute("aria-valuetext");
+    bench.waitForPicture(() -> page.keyboard().press("ArrowLeft"));
+    assertThat(white).hasAttribute("aria-valuetext", "99.5 %");
+    bench.waitForPicture(() -> page.keyboard().press("ArrowRight"));
+    assertThat(white).hasAttribute("aria-valuetext", careful);
+    assertThat(passes("levels")).hasCount(1);
+  }
+
+  /** Even out asks for a place first: it works along one wall, not over the whole picture. */
+  @Test
+  @Order(4)
+  void aWallIsEvenedOutWithinItsRegion() {
+    page.keyboard().press("n");
+    page.keyboard().press("y");
+    bench.drag(0.05, 0.1, 0.25, 0.5);
+    page.keyboard().press("Escape");
+    bench.waitForPicture(() -> bench.button("Even out").click());
+    assertThat(passes("even-out")).containsText("Even out the light along Region 2");
+    bench.waitForPicture(() -> bench.set("Amount", "60"));
+    reload();
+    assertThat(passes("even-out")).containsText("by 60 %");
+  }
+
+  @Test
+  @Order(5)
+  void twoProbesMakeTheWhiteOfThePicture() {
+    page.keyboard().press("p");
+    bench.click(0.12, 0.2);
+    page.keyboard().press("p");
+    bench.click(0.2, 0.3);
+    page.keyboard().press("t");
+    Locator board = bench.stage("Balance board");
+    board.getByLabel("Choose probe 1").check();
+    board.getByLabel("Choose probe 2").check();
+    bench.button("Make neutral").click();
+    assertThat(board.getByRole(AriaRole.STATUS)).not().hasText("");
+    page.keyboard().press("t");
+  }
+
+  /** Haze has saturation and local contrast of its own, careful from the start. */
+  @Test
+  @Order(6)
+  void hazeIsClearedWithItsOwnContrast() {
+    page.getByLabel("Region Window panes").click();
+    bench.waitForPicture(() -> bench.button("Clear haze").click());
+    assertThat(passes("clear-haze"))
+        .containsText("haze in Window panes, saturation 95 %, local contrast −10");
+    bench.waitForPicture(() -> bench.set("Local contrast", "-45"));
+    reload();
+    assertThat(passes("clear-haze")).containsText("local contrast −45");
+  }
+
+  /** The whole recipe taken back towards one frame, and switched off as a whole. */
+  @Test
+  @Order(7)
+  void calmTakesTheRecipeBackTowardsAFrame() {
+    bench.waitForPicture(() -> bench.button("Calm").last().click());
+    Locator calm = passes("calm");
+    assertThat(calm).hasCount(1);
+    assertThat(calm.getByLabel(Pattern.compile("^Frame: "))).isVisible();
+    bench.waitForPicture(() -> calm.getByLabel("Switch off Calm").click());
+    assertThat(calm.getByLabel("Switch on Calm")).isVisible();
+    bench.waitForPicture(() -> calm.getByLabel("Switch on Calm").click());
+    // a word that is closed again leaves the focus where it was
+    Locator word = calm.getByLabel(Pattern.compile("^Strength: "));
+    word.focus();
+    page.keyboard().press("Enter");
+    page.keyboard().press("Escape");
+    assertThat(word).isFocused();
+  }
+}
