@@ -6,7 +6,8 @@ import { bytes, frameName } from "../words";
 import { RegionCard } from "../regions/RegionCard";
 import { GroundCard } from "./GroundCard";
 import { Groups } from "./Groups";
-import { PassStage, Stage } from "./PassStage";
+import { PassStage } from "./PassStage";
+import { Section } from "./Section";
 
 /** The stages that hold passes, with their keys. */
 const STAGES = [
@@ -22,8 +23,8 @@ const STAGES = [
 
 /** How much there is in the recipe. */
 function Size() {
-  const passes = useBench((s) => s.recipe!.passes.length);
-  const size = useBench((s) => bytes(s.recipe!));
+  const passes = useBench((s) => s.recipe?.passes.length ?? 0);
+  const size = useBench((s) => (s.recipe ? bytes(s.recipe) : ""));
   return (
     <Typography color="text.secondary">
       {passes} {passes === 1 ? "pass" : "passes"} · {size}
@@ -65,7 +66,7 @@ export function RecipePanel() {
         <Size />
       </Box>
       {s.region && <RegionCard />}
-      <Stage number="1" name="Frames" note={said}>
+      <Section number="1" name="Frames" note={said}>
         <Typography sx={{ pl: "22px" }}>
           {frames.length === 1
             ? "A single frame."
@@ -77,10 +78,10 @@ export function RecipePanel() {
             </span>
           )}
         </Typography>
-      </Stage>
-      <Stage number="2" name="Ground">
+      </Section>
+      <Section number="2" name="Ground">
         <GroundCard />
-      </Stage>
+      </Section>
       {stages.map((stage) => (
         <PassStage key={stage.number} {...stage} />
       ))}
