@@ -22,7 +22,8 @@ export interface ScaleProps {
 export function amount(value: number, step: number, unit: string, signed = true): string {
   const places = step >= 1 ? 0 : step >= 0.1 ? 1 : 2;
   const sign = signed && value > 0 && (unit === "st" || unit === "") ? "+" : "";
-  const number = value.toFixed(places).replace("-", "−");
+  const exact = value.toFixed(places).replace("-", "−");
+  const number = unit === "%" ? exact.replace(/\.0$/, "") : exact;
   return sign + number + (unit ? " " + unit : "");
 }
 
