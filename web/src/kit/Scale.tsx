@@ -27,6 +27,11 @@ export function amount(value: number, step: number, unit: string, signed = true)
   return sign + number + (unit ? " " + unit : "");
 }
 
+/** A control's value as text; what is given in percent is kept as a share. */
+export function worded(value: number, step: number, unit: string, signed = true): string {
+  return unit === "%" ? amount(100 * value, 100 * step, unit, signed) : amount(value, step, unit, signed);
+}
+
 /** A scale is only drawn anew where what it shows has changed, whoever draws what it stands in. */
 export function Scale(props: ScaleProps) {
   const latest = useRef(props);
@@ -56,8 +61,7 @@ const Drawn = memo(function Drawn({
   const settle = useRef<ReturnType<typeof setTimeout>>(undefined);
   const [typed, setTyped] = useState<string>();
   const percent = unit === "%";
-  const shown = percent ? value * 100 : value;
-  const shownStep = percent ? step * 100 : step;
+  const said = worded(value, step, unit, from < 0);
 
   const put = (v: number) => {
     const rounded = Math.round(v / step) * step;
@@ -149,7 +153,7 @@ const Drawn = memo(function Drawn({
         aria-valuemin={from}
         aria-valuemax={to}
         aria-valuenow={value}
-        aria-valuetext={amount(shown, shownStep, unit, from < 0)}
+        aria-valuetext={said}
         onKeyDown={keys}
         onDoubleClick={() => {
           onMove(careful);
@@ -193,7 +197,7 @@ const Drawn = memo(function Drawn({
         />
       </Box>
       <InputBase
-        value={typed ?? amount(shown, shownStep, unit, from < 0)}
+        value={typed ?? said}
         onChange={(e) => setTyped(e.target.value)}
         onFocus={(e) => e.target.select()}
         onBlur={accept}

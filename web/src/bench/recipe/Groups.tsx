@@ -3,7 +3,7 @@ import DeleteOutline from "@mui/icons-material/DeleteOutlineOutlined";
 import On from "@mui/icons-material/LightMode";
 import Off from "@mui/icons-material/LightModeOutlined";
 import type { Group } from "../../api/client";
-import { Scale, amount } from "../../kit/Scale";
+import { Scale, worded } from "../../kit/Scale";
 import { look } from "../../theme";
 import { changeGroup, put, removeGroup, settle, useBench } from "../store";
 import { RegionChooser } from "./editors";
@@ -86,7 +86,7 @@ function GroupRow({ group }: { group: Group }) {
           )}
         </Word>{" "}
         at{" "}
-        <Word label={`Strength of ${group.name}`} text={amount(group.strength * 100, 1, "%")} tint="amount">
+        <Word label={`Strength of ${group.name}`} text={worded(group.strength, 0.01, "%")} tint="amount">
           {() => (
             <Box sx={{ p: 1.5, width: 300 }}>
               <Scale

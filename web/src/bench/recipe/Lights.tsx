@@ -1,22 +1,23 @@
 import { Box, Button, Tooltip, Typography } from "@mui/material";
 import { useQuery } from "@tanstack/react-query";
+import { useShallow } from "zustand/react/shallow";
 import { ask, type FlashTrouble, type Offer, type Pass, type Shape } from "../../api/client";
 import { nearest } from "../regions/found";
 import { addPass, addRegion, newPart, useBench } from "../store";
 import { carefulValues } from "../words";
 
-const pair = (of: { with: string; without: string }) => `${of.with}-${of.without};`;
+const pair = (of: { with: string; without: string }) => `${of.with} ${of.without}`;
 
-/** The pairs of frames that are mixed already, as one text. */
-function mixedPairs(passes: Pass[]): string {
-  return passes.map((p) => (p.move.kind === "mix-light" ? pair(p.move) : "")).join("");
+/** The pairs of frames that are mixed already. */
+function mixedPairs(passes: Pass[]): string[] {
+  return passes.flatMap((p) => (p.move.kind === "mix-light" ? [pair(p.move)] : []));
 }
 
 /** The single lights that the frames let one take apart, and why others cannot be. */
 export function Lights() {
   const view = useBench((s) => s.sheet?.id);
   const kind = useBench((s) => s.kinds.find((k) => k.kind === "mix-light"));
-  const used = useBench((s) => mixedPairs(s.recipe?.passes ?? []));
+  const used = useBench(useShallow((s) => mixedPairs(s.recipe?.passes ?? [])));
   const lights = useQuery({
     queryKey: ["lights", view],
     queryFn: () => ask<Offer[]>(`/api/views/${view}/lights`),

@@ -6,7 +6,7 @@ import RadioButtonChecked from "@mui/icons-material/LightMode";
 import RadioButtonUnchecked from "@mui/icons-material/LightModeOutlined";
 import { memo } from "react";
 import type { Kind, Pass } from "../../api/client";
-import { amount } from "../../kit/Scale";
+import { worded } from "../../kit/Scale";
 import { look } from "../../theme";
 import { addGroup, changePass, put, removePass, reorderPass, select, settle, useBench } from "../store";
 import { frameName, gateWords, numbers, strengthWords } from "../words";
@@ -188,11 +188,7 @@ function Sentence({ pass, kind }: { pass: Pass; kind: Kind }) {
           <Word
             key={i}
             label={control.label}
-            text={
-              control.unit === "%"
-                ? amount(100 * numbers(pass.move)[name], 100 * control.step, "%")
-                : amount(numbers(pass.move)[name], control.step, control.unit)
-            }
+            text={worded(numbers(pass.move)[name], control.step, control.unit)}
             tint="amount"
           >
             {() => (

@@ -1,4 +1,5 @@
 import { memo } from "react";
+import { useShallow } from "zustand/react/shallow";
 import { useBench, type BenchState } from "../store";
 import { TransmissionButton } from "../air/Transmission";
 import { BoardButton } from "../balance/Board";
@@ -11,14 +12,11 @@ import { Propose } from "./Propose";
 import { Section } from "./Section";
 import { StageButton, StageButtons } from "./StageButton";
 
-/** A stage's passes by their ids in the order of the recipe; the same text as long as they are the same. */
-function passesOf(s: BenchState, stage: string): string {
+/** A stage's passes by their ids, in the order of the recipe. */
+function passesOf(s: BenchState, stage: string): string[] {
   const kinds = s.kinds.filter((k) => k.stage === stage).map((k) => k.kind);
   const passes = s.recipe?.passes ?? [];
-  return passes
-    .filter((p) => kinds.includes(p.move.kind))
-    .map((p) => p.id)
-    .join(" ");
+  return passes.filter((p) => kinds.includes(p.move.kind)).map((p) => p.id);
 }
 
 /** One pass; only it is drawn again while one of its controls moves. */
@@ -30,9 +28,7 @@ const PassRow = memo(function PassRow({ id }: { id: string }) {
 
 /** A stage that holds passes: these, and what can be added. */
 export const PassStage = memo(function PassStage({ number, name }: { number: string; name: string }) {
-  const ids = useBench((s) => passesOf(s, name))
-    .split(" ")
-    .filter(Boolean);
+  const ids = useBench(useShallow((s) => passesOf(s, name)));
   return (
     <Section
       number={number}
@@ -55,16 +51,14 @@ export const PassStage = memo(function PassStage({ number, name }: { number: str
   );
 });
 
-/** The kinds of passes in the recipe; the same text as long as they are the same. */
-function kindsUsed(s: BenchState): string {
-  return [...new Set(s.recipe?.passes.map((p) => p.move.kind))].sort().join(" ");
-}
+/** The kind of each pass in the recipe. */
+const kindsUsed = (s: BenchState): string[] => s.recipe?.passes.map((p) => p.move.kind) ?? [];
 
 /** Adds a pass of any kind that the stage knows and the frames allow. */
 function AddButtons({ stage }: { stage: string }) {
   const all = useBench((s) => s.kinds);
   const frames = useBench((s) => s.sheet!.frames.length);
-  const used = useBench(kindsUsed).split(" ");
+  const used = useBench(useShallow(kindsUsed));
   return all
     .filter((k) => k.stage === stage && k.frames.length < 2)
     .filter((k) => k.frames.length === 0 || k.kind === "clear-casts" || frames > 1)

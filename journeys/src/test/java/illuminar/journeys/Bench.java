@@ -73,6 +73,17 @@ final class Bench implements AutoCloseable {
     page.waitForFunction("() => Number(document.documentElement.dataset.pictures ?? 0) > 0");
   }
 
+  /** Opens the page anew and waits for its picture. */
+  void reload() {
+    page.reload();
+    page.waitForFunction("() => Number(document.documentElement.dataset.pictures ?? 0) > 0");
+  }
+
+  /** The passes of a kind. */
+  Locator passes(String kind) {
+    return page.locator("[data-testid=pass][data-kind=" + kind + "]");
+  }
+
   Locator button(String name) {
     return page.getByRole(
         AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));

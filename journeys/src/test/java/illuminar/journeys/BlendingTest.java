@@ -83,8 +83,7 @@ class BlendingTest {
     assertThat(pass).containsText("as luminosity");
     bench.set("Saturation", "60");
     assertThat(bench.saved()).containsText("Saved");
-    page.reload();
-    page.waitForFunction("() => Number(document.documentElement.dataset.pictures ?? 0) > 0");
+    bench.reload();
     assertThat(bench.stage("Lights").getByTestId("pass").first()).containsText("as luminosity");
     assertThat(bench.stage("Lights").getByTestId("pass").nth(1)).containsText("−1.00 st");
   }
@@ -175,8 +174,7 @@ class BlendingTest {
     assertThat(bench.number("Tint")).hasValue("+33");
     assertThat(bench.saved()).containsText("Saved");
     page.unroute("**/undo");
-    page.reload();
-    page.waitForFunction("() => Number(document.documentElement.dataset.pictures ?? 0) > 0");
+    bench.reload();
     pass.click(new Locator.ClickOptions().setPosition(30, 12));
     assertThat(bench.number("Tint")).hasValue("+33");
     assertThat(page.getByText("Changed in another tab")).hasCount(0);

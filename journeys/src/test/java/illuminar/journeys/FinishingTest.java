@@ -31,10 +31,6 @@ class FinishingTest {
     bench.close();
   }
 
-  private static Locator passes(String kind) {
-    return page.locator("[data-testid=pass][data-kind=" + kind + "]");
-  }
-
   /** Mean red less blue code of the middle of the stage. */
   private static final String WARMTH =
       """
@@ -47,12 +43,6 @@ class FinishingTest {
         return sum / (d.length / 4);
       }
       """;
-
-  private static void reload() {
-    assertThat(bench.saved()).containsText("Saved");
-    page.reload();
-    page.waitForFunction("() => Number(document.documentElement.dataset.pictures ?? 0) > 0");
-  }
 
   /** The sentence's word opens the same control as the scale below it. */
   @Test
@@ -70,15 +60,15 @@ class FinishingTest {
     page.waitForFunction("was => (" + WARMTH.strip() + ")() < was - 3", before);
     assertThat(bench.saved()).not().hasText(saved);
     assertThat(page.getByText(Pattern.compile("light of .* K comes out neutral"))).isVisible();
-    passes("colour").getByLabel(Pattern.compile("^Warmer: ")).click();
+    bench.passes("colour").getByLabel(Pattern.compile("^Warmer: ")).click();
     Locator dialog = page.getByRole(AriaRole.PRESENTATION);
     Locator typed = dialog.getByLabel("Warmer, number");
     typed.fill("20");
     bench.waitForPicture(() -> page.keyboard().press("Enter"));
     page.keyboard().press("Escape");
-    assertThat(passes("colour")).containsText("20 mired");
+    assertThat(bench.passes("colour")).containsText("20 mired");
     bench.undo();
-    assertThat(passes("colour")).containsText("−40 mired");
+    assertThat(bench.passes("colour")).containsText("−40 mired");
   }
 
   /** What a scale shows follows an undo, though nothing was touched in it. */
@@ -107,7 +97,7 @@ class FinishingTest {
     assertThat(white).hasAttribute("aria-valuetext", "99.5 %");
     bench.waitForPicture(() -> page.keyboard().press("ArrowRight"));
     assertThat(white).hasAttribute("aria-valuetext", careful);
-    assertThat(passes("levels")).hasCount(1);
+    assertThat(bench.passes("levels")).hasCount(1);
   }
 
   /** Even out asks for a place first: it works along one wall, not over the whole picture. */
@@ -119,10 +109,11 @@ class FinishingTest {
     bench.drag(0.05, 0.1, 0.25, 0.5);
     page.keyboard().press("Escape");
     bench.waitForPicture(() -> bench.button("Even out").click());
-    assertThat(passes("even-out")).containsText("Even out the light along Region 2");
+    assertThat(bench.passes("even-out")).containsText("Even out the light along Region 2");
     bench.waitForPicture(() -> bench.set("Amount", "60"));
-    reload();
-    assertThat(passes("even-out")).containsText("by 60 %");
+    assertThat(bench.saved()).containsText("Saved");
+    bench.reload();
+    assertThat(bench.passes("even-out")).containsText("by 60 %");
   }
 
   @Test
@@ -147,11 +138,12 @@ class FinishingTest {
   void hazeIsClearedWithItsOwnContrast() {
     page.getByLabel("Region Window panes").click();
     bench.waitForPicture(() -> bench.button("Clear haze").click());
-    assertThat(passes("clear-haze"))
+    assertThat(bench.passes("clear-haze"))
         .containsText("haze in Window panes, saturation 95 %, local contrast −10");
     bench.waitForPicture(() -> bench.set("Local contrast", "-45"));
-    reload();
-    assertThat(passes("clear-haze")).containsText("local contrast −45");
+    assertThat(bench.saved()).containsText("Saved");
+    bench.reload();
+    assertThat(bench.passes("clear-haze")).containsText("local contrast −45");
   }
 
   /** The whole recipe taken back towards one frame, and switched off as a whole. */
@@ -159,7 +151,7 @@ class FinishingTest {
   @Order(7)
   void calmTakesTheRecipeBackTowardsAFrame() {
     bench.waitForPicture(() -> bench.button("Calm").last().click());
-    Locator calm = passes("calm");
+    Locator calm = bench.passes("calm");
     assertThat(calm).hasCount(1);
     assertThat(calm.getByLabel(Pattern.compile("^Frame: "))).isVisible();
     bench.waitForPicture(() -> calm.getByLabel("Switch off Calm").click());

@@ -108,8 +108,7 @@ class JudgingTest {
     assertThat(group).containsText("1 pass in");
     bench.waitForPicture(() -> bench.button("Switch off Group 1").click());
     assertThat(bench.saved()).containsText("Saved");
-    page.reload();
-    page.waitForFunction("() => Number(document.documentElement.dataset.pictures ?? 0) > 0");
+    bench.reload();
     assertThat(bench.button("Switch on Group 1")).isVisible();
     bench.waitForPicture(() -> bench.button("Switch on Group 1").click());
     bench.button("Take Group 1 apart").click();
@@ -168,13 +167,11 @@ class JudgingTest {
     row.focus();
     bench.waitForPicture(() -> page.keyboard().press("ArrowUp"));
     assertThat(bench.saved()).containsText("Saved");
-    page.reload();
-    page.waitForFunction("() => Number(document.documentElement.dataset.pictures ?? 0) > 0");
+    bench.reload();
     assertThat(bench.stage("Balance").getByTestId("pass")).hasCount(1);
     // the board is the studio's, not this browser's
     page.evaluate("() => localStorage.clear()");
-    page.reload();
-    page.waitForFunction("() => Number(document.documentElement.dataset.pictures ?? 0) > 0");
+    bench.reload();
     page.keyboard().press("t");
     assertThat(board.getByLabel("Surface of probe 2")).hasValue("North wall");
     page.keyboard().press("t");

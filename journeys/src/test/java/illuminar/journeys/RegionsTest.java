@@ -182,8 +182,7 @@ class RegionsTest {
   @Order(8)
   void allOfItSurvivesReload() {
     assertThat(bench.saved()).containsText("Saved");
-    page.reload();
-    page.waitForFunction("() => Number(document.documentElement.dataset.pictures ?? 0) > 0");
+    bench.reload();
     region("Region 2").click();
     assertThat(bench.number("Grow")).hasValue("6 px");
     assertThat(bench.number("Density")).hasValue("80 %");

@@ -30,10 +30,6 @@ class TonesTest {
     bench.close();
   }
 
-  private static Locator passes(String kind) {
-    return page.locator("[data-testid=pass][data-kind=" + kind + "]");
-  }
-
   private static void blur() {
     page.evaluate("() => document.activeElement?.blur()");
   }
@@ -42,18 +38,18 @@ class TonesTest {
   @Test
   @Order(1)
   void theFirstVersionIsCompleteAndAStageCanBeProposedAnew() {
-    assertThat(passes("bring-frame")).hasCount(1);
-    assertThat(passes("tone")).hasCount(1);
-    passes("tone").first().click(new Locator.ClickOptions().setPosition(30, 12));
+    assertThat(bench.passes("bring-frame")).hasCount(1);
+    assertThat(bench.passes("tone")).hasCount(1);
+    bench.passes("tone").first().click(new Locator.ClickOptions().setPosition(30, 12));
     assertThat(page.getByText(Pattern.compile("so exposure"))).isVisible();
     bench.waitForPicture(() -> bench.button("Remove this pass").click());
-    assertThat(passes("tone")).hasCount(0);
+    assertThat(bench.passes("tone")).hasCount(0);
     bench.waitForPicture(() -> bench.button("Propose for Tone").click());
-    assertThat(passes("tone")).hasCount(1);
+    assertThat(bench.passes("tone")).hasCount(1);
     bench.undo();
-    assertThat(passes("tone")).hasCount(0);
+    assertThat(bench.passes("tone")).hasCount(0);
     bench.undo();
-    assertThat(passes("tone")).hasCount(1);
+    assertThat(bench.passes("tone")).hasCount(1);
     Bench.windowsAlone(page);
   }
 
@@ -61,12 +57,12 @@ class TonesTest {
   @Test
   @Order(2)
   void windowsComeInOneStep() {
-    passes("bring-frame").first().click(new Locator.ClickOptions().setPosition(30, 12));
+    bench.passes("bring-frame").first().click(new Locator.ClickOptions().setPosition(30, 12));
     bench.waitForPicture(() -> bench.button("Remove this pass").click());
-    assertThat(passes("bring-frame")).hasCount(0);
+    assertThat(bench.passes("bring-frame")).hasCount(0);
     bench.waitForPicture(() -> bench.button("Propose for Windows").click());
-    assertThat(passes("bring-frame")).hasCount(1);
-    assertThat(passes("bring-frame").first()).containsText("Window panes");
+    assertThat(bench.passes("bring-frame")).hasCount(1);
+    assertThat(bench.passes("bring-frame").first()).containsText("Window panes");
   }
 
   @Test
@@ -78,9 +74,9 @@ class TonesTest {
             AriaRole.SLIDER, new Page.GetByRoleOptions().setName("White point").setExact(true));
     white.focus();
     bench.waitForPicture(() -> page.keyboard().press("Shift+ArrowLeft"));
-    assertThat(passes("levels").first()).containsText("White at 95 %");
+    assertThat(bench.passes("levels").first()).containsText("White at 95 %");
     bench.set("Gamma", "1.2");
-    assertThat(passes("levels").first()).containsText("gamma +1.2");
+    assertThat(bench.passes("levels").first()).containsText("gamma +1.2");
   }
 
   @Test
@@ -99,9 +95,8 @@ class TonesTest {
                 new Page.GetByRoleOptions().setName(Pattern.compile("^Curve point"))))
         .hasCount(5);
     assertThat(bench.saved()).containsText("Saved");
-    page.reload();
-    page.waitForFunction("() => Number(document.documentElement.dataset.pictures ?? 0) > 0");
-    passes("curve").first().click(new Locator.ClickOptions().setPosition(30, 12));
+    bench.reload();
+    bench.passes("curve").first().click(new Locator.ClickOptions().setPosition(30, 12));
     assertThat(
             page.getByRole(
                 AriaRole.SLIDER,
@@ -130,15 +125,15 @@ class TonesTest {
   @Order(6)
   void fillHueWashAndDetailAreAddedWithCarefulValues() {
     bench.waitForPicture(() -> bench.button("Fill").click());
-    assertThat(passes("fill").first()).containsText("darker than −3.5 st by +40");
+    assertThat(bench.passes("fill").first()).containsText("darker than −3.5 st by +40");
     bench.waitForPicture(() -> bench.button("Hue band").click());
-    assertThat(passes("hue-band").first()).containsText("saturation 60 %");
+    assertThat(bench.passes("hue-band").first()).containsText("saturation 60 %");
     blur();
     bench.waitForPicture(() -> bench.button("Wash").click());
-    assertThat(passes("wash").first()).containsText("Wash Window panes");
+    assertThat(bench.passes("wash").first()).containsText("Wash Window panes");
     bench.waitForPicture(() -> bench.button("Detail").click());
     bench.waitForPicture(() -> bench.set("Local contrast", "-40"));
-    assertThat(passes("detail").first()).containsText("Local contrast −40");
+    assertThat(bench.passes("detail").first()).containsText("Local contrast −40");
   }
 
   @Test
@@ -158,7 +153,9 @@ class TonesTest {
     int regions = page.getByLabel(Pattern.compile("^Region ")).count();
     bench.button("Propose for Lights").click();
     assertThat(
-            passes("glow").or(bench.stage("Lights").getByText(Pattern.compile("No lamp is found"))))
+            bench
+                .passes("glow")
+                .or(bench.stage("Lights").getByText(Pattern.compile("No lamp is found"))))
         .isVisible();
     org.assertj.core.api.Assertions.assertThat(page.getByLabel(Pattern.compile("^Region ")).count())
         .isGreaterThanOrEqualTo(regions);
@@ -172,9 +169,8 @@ class TonesTest {
     assertThat(bench.number("Saturation follows")).hasValue("0 %");
     bench.waitForPicture(() -> bench.set("Saturation follows", "60"));
     assertThat(bench.saved()).containsText("Saved");
-    page.reload();
-    page.waitForFunction("() => Number(document.documentElement.dataset.pictures ?? 0) > 0");
-    passes("tone").last().click(new Locator.ClickOptions().setPosition(30, 12));
+    bench.reload();
+    bench.passes("tone").last().click(new Locator.ClickOptions().setPosition(30, 12));
     assertThat(bench.number("Saturation follows")).hasValue("60 %");
     assertThat(bench.number("Contrast")).hasValue(Pattern.compile("\\+?30"));
   }
@@ -183,15 +179,16 @@ class TonesTest {
   @Test
   @Order(10)
   void hazeIsProposedWithAReason() {
-    int before = passes("clear-haze").count();
+    int before = bench.passes("clear-haze").count();
     bench.button("Propose for Air").click();
     assertThat(bench.stage("Air").getByText("Haze is cleared already.")).isVisible();
-    assertThat(passes("clear-haze")).hasCount(before);
-    passes("clear-haze").first().click(new Locator.ClickOptions().setPosition(30, 12));
+    assertThat(bench.passes("clear-haze")).hasCount(before);
+    bench.passes("clear-haze").first().click(new Locator.ClickOptions().setPosition(30, 12));
     bench.waitForPicture(() -> bench.button("Remove this pass").click());
     bench.button("Propose for Air").click();
     assertThat(
-            passes("clear-haze")
+            bench
+                .passes("clear-haze")
                 .or(bench.stage("Air").getByText(Pattern.compile("No level land|is clear"))))
         .isVisible();
   }

@@ -10,20 +10,13 @@ import illuminar.server.account.Accounts;
 import illuminar.server.account.Studio;
 import illuminar.server.account.Studios;
 import java.io.ByteArrayInputStream;
-import java.net.URI;
 import java.net.http.HttpResponse;
 import java.net.http.WebSocket;
-import java.nio.ByteBuffer;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.concurrent.CompletableFuture;
-import java.util.concurrent.CompletionStage;
-import java.util.concurrent.LinkedBlockingQueue;
-import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.MethodOrderer;
@@ -332,34 +325,12 @@ class ApplicationTest {
     }
   }
 
-  private static final class Answers implements WebSocket.Listener {
-    final LinkedBlockingQueue<JsonNode> heads = new LinkedBlockingQueue<>();
-    private final java.io.ByteArrayOutputStream message = new java.io.ByteArrayOutputStream();
-
-    @Override
-    public CompletionStage<?> onBinary(WebSocket socket, ByteBuffer data, boolean last) {
-      byte[] bytes = new byte[data.remaining()];
-      data.get(bytes);
-      message.writeBytes(bytes);
-      if (last) {
-        ByteBuffer whole = ByteBuffer.wrap(message.toByteArray());
-        message.reset();
-        byte[] head = new byte[whole.getInt()];
-        whole.get(head);
-        heads.add(Visitor.JSON.readTree(new String(head, StandardCharsets.UTF_8)));
-      }
-      socket.request(1);
-      return CompletableFuture.completedStage(null);
-    }
-  }
-
   /** Of many requests sent at once only the newest must be answered last; most are never begun. */
   @Test
   @Order(8)
   void theLatestPreviewWins() throws Exception {
-    Answers answers = new Answers();
-    URI address = URI.create(server.url().replace("http", "ws") + "/ws/views/" + view);
-    WebSocket socket = visitor.client.newWebSocketBuilder().buildAsync(address, answers).get();
+    Line line = new Line();
+    WebSocket socket = line.join(server.url(), visitor, view);
     String recipe = state().path("recipe").toString();
     for (int seq = 1; seq <= 40; seq++) {
       socket
@@ -373,13 +344,12 @@ class ApplicationTest {
               true)
           .get();
     }
-    JsonNode head = answers.heads.poll(60, TimeUnit.SECONDS);
+    JsonNode head = line.next().head();
     int count = 1;
-    while (head != null && head.path("seq").asInt() < 40) {
-      head = answers.heads.poll(60, TimeUnit.SECONDS);
+    while (head.path("seq").asInt() < 40) {
+      head = line.next().head();
       count++;
     }
-    assertThat(head).isNotNull();
     assertThat(count).isLessThan(40);
     assertThat(head.at("/probes/0/reading/lab/l").asDouble()).isBetween(20.0, 100.0);
     assertThat(head.path("strips")).hasSize(2);
@@ -388,8 +358,7 @@ class ApplicationTest {
     socket
         .sendText("{\"kind\":\"picture\",\"seq\":41,\"recipe\":{},\"raster\":{\"scale\":0}}", true)
         .get();
-    assertThat(answers.heads.poll(30, TimeUnit.SECONDS).path("kind").asString())
-        .isEqualTo("problem");
+    assertThat(line.next().head().path("kind").asString()).isEqualTo("problem");
     socket.abort();
   }
 

@@ -6,8 +6,6 @@ import static org.assertj.core.api.Assertions.within;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
-import java.net.URI;
-import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.util.ArrayList;
 import java.util.List;
@@ -24,16 +22,13 @@ import tools.jackson.databind.node.ObjectNode;
 class JudgeTest {
   private static TestServer server;
   private static Visitor visitor;
-  private static String shoot;
   private static String view;
 
   @BeforeAll
   static void begin() {
     server = new TestServer("judge_test");
     visitor = new Visitor(server.url()).signedIn();
-    shoot = visitor.demoShoot();
-    visitor.done(shoot, visitor.takeInCard(shoot).path("id").asString());
-    view = visitor.json("/api/shoots/" + shoot).at("/views/0/id").asString();
+    view = visitor.firstView(visitor.demoShoot());
   }
 
   @AfterAll
@@ -168,7 +163,8 @@ class JudgeTest {
                           "contrast": 0}}
                 """
                     .formatted(region)));
-    HttpResponse<byte[]> answer = png("/api/views/" + view + "/transmission/haze", recipe);
+    HttpResponse<byte[]> answer =
+        visitor.postForBytes("/api/views/" + view + "/transmission/haze", recipe.toString());
     assertThat(answer.statusCode()).isEqualTo(200);
     BufferedImage map = picture(answer.body());
     int shown = 0;
@@ -181,16 +177,6 @@ class JudgeTest {
     assertThat(shown).isPositive();
     assertThat(clear).isGreaterThan(shown);
     assertThat(shown + clear).isEqualTo(map.getWidth() * map.getHeight());
-  }
-
-  private static HttpResponse<byte[]> png(String path, JsonNode body) throws Exception {
-    HttpRequest request =
-        HttpRequest.newBuilder(URI.create(server.url() + path))
-            .POST(HttpRequest.BodyPublishers.ofString(body.toString()))
-            .header("Content-Type", "application/json")
-            .header("X-XSRF-TOKEN", visitor.token())
-            .build();
-    return visitor.client.send(request, HttpResponse.BodyHandlers.ofByteArray());
   }
 
   /** Every number of the catalogue says its unit, its range and a careful value within it. */

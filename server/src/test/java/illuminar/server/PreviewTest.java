@@ -4,19 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.awt.image.BufferedImage;
-import java.io.ByteArrayInputStream;
-import java.io.ByteArrayOutputStream;
-import java.net.URI;
 import java.net.http.WebSocket;
-import java.nio.ByteBuffer;
-import java.nio.charset.StandardCharsets;
-import java.util.Arrays;
 import java.util.Locale;
 import java.util.concurrent.CompletionException;
-import java.util.concurrent.CompletionStage;
-import java.util.concurrent.LinkedBlockingQueue;
-import java.util.concurrent.TimeUnit;
-import javax.imageio.ImageIO;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
@@ -35,55 +25,11 @@ class PreviewTest {
   private WebSocket socket;
   private Line line;
 
-  /** An answer: its head and what follows. */
-  private record Answer(JsonNode head, byte[] body) {
-    BufferedImage image() throws Exception {
-      return ImageIO.read(new ByteArrayInputStream(body));
-    }
-  }
-
-  private static final class Line implements WebSocket.Listener {
-    private final LinkedBlockingQueue<Answer> answers = new LinkedBlockingQueue<>();
-    private final LinkedBlockingQueue<Integer> closed = new LinkedBlockingQueue<>();
-    private final ByteArrayOutputStream whole = new ByteArrayOutputStream();
-
-    @Override
-    public CompletionStage<?> onBinary(WebSocket from, ByteBuffer data, boolean last) {
-      byte[] part = new byte[data.remaining()];
-      data.get(part);
-      whole.writeBytes(part);
-      if (last) {
-        byte[] all = whole.toByteArray();
-        whole.reset();
-        int length = ByteBuffer.wrap(all).getInt();
-        String head = new String(all, 4, length, StandardCharsets.UTF_8);
-        byte[] body = Arrays.copyOfRange(all, 4 + length, all.length);
-        answers.add(new Answer(Visitor.JSON.readTree(head), body));
-      }
-      from.request(1);
-      return null;
-    }
-
-    @Override
-    public CompletionStage<?> onClose(WebSocket from, int code, String reason) {
-      closed.add(code);
-      return null;
-    }
-
-    Answer next() throws InterruptedException {
-      Answer a = answers.poll(60, TimeUnit.SECONDS);
-      assertThat(a).as("an answer").isNotNull();
-      return a;
-    }
-  }
-
   @BeforeAll
   static void begin() {
     server = new TestServer("preview_test");
     visitor = new Visitor(server.url()).signedIn();
-    String shoot = visitor.demoShoot();
-    visitor.done(shoot, visitor.takeInCard(shoot).path("id").asString());
-    view = visitor.json("/api/shoots/" + shoot).at("/views/0/id").asString();
+    view = visitor.firstView(visitor.demoShoot());
     recipe = visitor.json("/api/views/" + view + "/recipe").path("recipe");
   }
 
@@ -95,7 +41,7 @@ class PreviewTest {
   @BeforeEach
   void open() {
     line = new Line();
-    socket = join(visitor, view, line);
+    socket = line.join(server.url(), visitor, view);
   }
 
   @AfterEach
@@ -103,12 +49,7 @@ class PreviewTest {
     socket.abort();
   }
 
-  private static WebSocket join(Visitor who, String which, Line line) {
-    URI address = URI.create(server.url().replace("http", "ws") + "/ws/views/" + which);
-    return who.client.newWebSocketBuilder().buildAsync(address, line).join();
-  }
-
-  private Answer ask(String kind, JsonNode of, String more) throws InterruptedException {
+  private Line.Answer ask(String kind, JsonNode of, String more) throws InterruptedException {
     socket.sendText(
         String.format(Locale.ROOT, "{\"kind\":\"%s\",\"seq\":7,\"recipe\":%s%s}", kind, of, more),
         true);
@@ -130,7 +71,7 @@ class PreviewTest {
 
   @Test
   void aPictureComesWithItsHistogram() throws Exception {
-    Answer a = ask("picture", recipe, raster(0.5, 300, 200) + ",\"quality\":0.9");
+    Line.Answer a = ask("picture", recipe, raster(0.5, 300, 200) + ",\"quality\":0.9");
     assertThat(a.head().path("kind").asString()).isEqualTo("picture");
     assertThat(a.head().path("seq").asInt()).isEqualTo(7);
     double light = sum(a.head().at("/histogram/light"));
@@ -155,7 +96,8 @@ class PreviewTest {
 
   @Test
   void aRegionIsAGreyPictureThatItsShareIsTheMeanOf() throws Exception {
-    Answer a = ask("mask", recipe, raster(0.5, 300, 200) + ",\"region\":\"" + firstRegion() + "\"");
+    Line.Answer a =
+        ask("mask", recipe, raster(0.5, 300, 200) + ",\"region\":\"" + firstRegion() + "\"");
     assertThat(a.head().path("kind").asString()).isEqualTo("mask");
     BufferedImage image = a.image();
     assertThat(image.getWidth()).isEqualTo(300);
@@ -172,15 +114,16 @@ class PreviewTest {
   @Test
   void aFrameCanBeSeenAlone() throws Exception {
     String frame = recipe.at("/ground/frames/0").asString();
-    Answer alone = ask("picture", recipe, raster(0.5, 300, 200) + ",\"frame\":\"" + frame + "\"");
-    Answer whole = ask("picture", recipe, raster(0.5, 300, 200));
+    Line.Answer alone =
+        ask("picture", recipe, raster(0.5, 300, 200) + ",\"frame\":\"" + frame + "\"");
+    Line.Answer whole = ask("picture", recipe, raster(0.5, 300, 200));
     assertThat(alone.head().path("kind").asString()).isEqualTo("picture");
     assertThat(alone.body()).isNotEqualTo(whole.body());
   }
 
   @Test
   void aColourIsPickedFromTheGround() throws Exception {
-    Answer a =
+    Line.Answer a =
         ask(
             "pick",
             recipe,
@@ -194,7 +137,7 @@ class PreviewTest {
   @Test
   void probesAreReadFromWhatIsShown() throws Exception {
     ask("picture", recipe, raster(0.5, 100, 100));
-    Answer a =
+    Line.Answer a =
         ask(
             "read",
             recipe,
@@ -226,14 +169,15 @@ class PreviewTest {
   @Test
   void aViewThatIsNotOnesOwnIsNotShown() throws Exception {
     Line other = new Line();
-    join(visitor, "00000000-0000-0000-0000-000000000000", other);
-    assertThat(other.closed.poll(30, TimeUnit.SECONDS)).isEqualTo(1007);
+    other.join(server.url(), visitor, "00000000-0000-0000-0000-000000000000");
+    assertThat(other.closed()).isEqualTo(1007);
   }
 
   @Test
   void withoutSignInThereIsNoSocket() {
     Visitor stranger = new Visitor(server.url());
-    org.assertj.core.api.Assertions.assertThatThrownBy(() -> join(stranger, view, new Line()))
+    org.assertj.core.api.Assertions.assertThatThrownBy(
+            () -> new Line().join(server.url(), stranger, view))
         .isInstanceOf(CompletionException.class);
   }
 }

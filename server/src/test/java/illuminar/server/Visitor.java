@@ -33,7 +33,7 @@ final class Visitor {
     return this;
   }
 
-  String token() {
+  private String token() {
     return cookies.getCookieStore().getCookies().stream()
         .filter(c -> c.getName().equals("XSRF-TOKEN"))
         .map(HttpCookie::getValue)
@@ -42,6 +42,16 @@ final class Visitor {
   }
 
   HttpResponse<String> send(String method, String path, String body, String... headers) {
+    return send(HttpResponse.BodyHandlers.ofString(), method, path, body, headers);
+  }
+
+  /** What is answered with a picture. */
+  HttpResponse<byte[]> postForBytes(String path, String body) {
+    return send(HttpResponse.BodyHandlers.ofByteArray(), "POST", path, body);
+  }
+
+  private <T> HttpResponse<T> send(
+      HttpResponse.BodyHandler<T> as, String method, String path, String body, String... headers) {
     HttpRequest.Builder b =
         HttpRequest.newBuilder(URI.create(url + path))
             .method(
@@ -55,22 +65,14 @@ final class Visitor {
       b.headers(headers);
     }
     try {
-      return client.send(b.build(), HttpResponse.BodyHandlers.ofString());
+      return client.send(b.build(), as);
     } catch (IOException | InterruptedException e) {
       throw new IllegalStateException(e);
     }
   }
 
   byte[] bytes(String path) {
-    try {
-      return client
-          .send(
-              HttpRequest.newBuilder(URI.create(url + path)).build(),
-              HttpResponse.BodyHandlers.ofByteArray())
-          .body();
-    } catch (IOException | InterruptedException e) {
-      throw new IllegalStateException(e);
-    }
+    return send(HttpResponse.BodyHandlers.ofByteArray(), "GET", path, null).body();
   }
 
   HttpResponse<String> get(String path) {
@@ -95,6 +97,12 @@ final class Visitor {
     return JSON.readTree(
         post("/api/shoots/" + shoot + "/intake", card.toString().replaceAll(",\"refused\":.*", "}"))
             .body());
+  }
+
+  /** Takes in the whole card and waits; the id of the shoot's first view. */
+  String firstView(String shoot) {
+    done(shoot, takeInCard(shoot).path("id").asString());
+    return json("/api/shoots/" + shoot).at("/views/0/id").asString();
   }
 
   /** Waits for a job of the shoot to end as wanted; polls, and gives up after a minute. */

@@ -273,8 +273,11 @@ public record BringFrame(
       Picture view = rendered(camera, region, box);
       EdgeBand edges = EdgeBand.of(region, w, h, box).outwards(spill);
       boolean[] band = edges.in();
-      beside.mend(below, tile.frames().apply(anchor), edges, i -> tile.amount(below, i));
-      float[][] clean = edges.clean(below, view, radius);
+      float[][] clean = new float[6][];
+      if (!edges.nowhere()) {
+        beside.mend(below, tile.frames().apply(anchor), edges, i -> tile.amount(below, i));
+        clean = edges.clean(below, view, radius);
+      }
       for (int y = box[1]; y < box[3]; y++) {
         for (int i = y * w + box[0]; i < y * w + box[2]; i++) {
           float m = region[i];

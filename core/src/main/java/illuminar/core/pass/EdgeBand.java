@@ -54,6 +54,16 @@ record EdgeBand(boolean[] in, float[] region, int width, int height, int[] box) 
     return new EdgeBand(band, region, w, h, box);
   }
 
+  /** Whether there is no edge. */
+  boolean nowhere() {
+    for (boolean edge : in) {
+      if (edge) {
+        return false;
+      }
+    }
+    return true;
+  }
+
   /** The band widened by so many pixels outside the region. */
   EdgeBand outwards(int pixels) {
     EdgeBand out = this;

@@ -158,10 +158,9 @@ public final class RegionWork {
   /** How much of an edge the ground has within the width, 0 to 1, on the analysis grid. */
   private Plane edges() {
     Raster grid = sight.analysis().raster();
-    Plane[] codes = codes(sight.ground(territory.ground().orElseThrow(), grid));
-    int reach = (int) Math.max(1, Math.round(territory.region().edge() * grid.scale()));
+    int reach = reach(grid);
     Plane out = Plane.of(grid.width(), grid.height());
-    for (Plane code : codes) {
+    for (Plane code : guide(grid)) {
       Plane[] means = Box.means(reach, code, Guided.product(code, code));
       for (int i = 0; i < out.data().length; i++) {
         float mean = means[0].data()[i];
@@ -184,7 +183,7 @@ public final class RegionWork {
         sight.keep(
             List.of(territory, "edge"), ColourGuided.class, grid.pixels() * 16L, this::followed);
     MapRows[] maps = MapRows.of(analysis.fullWidth(), analysis.fullHeight(), raster, guided.maps());
-    Plane[] guide = codes(sight.ground(territory.ground().orElseThrow(), raster));
+    Plane[] guide = guide(raster);
     int w = raster.width();
     float[] out = new float[raster.pixels()];
     float[] slope = new float[w];
@@ -208,9 +207,9 @@ public final class RegionWork {
    */
   private ColourGuided followed() {
     Raster grid = sight.analysis().raster();
-    Plane[] guide = codes(sight.ground(territory.ground().orElseThrow(), grid));
+    Plane[] guide = guide(grid);
     Plane drawn = new Plane(grid.width(), grid.height(), sized(grid, true));
-    int reach = (int) Math.max(1, Math.round(territory.region().edge() * grid.scale()));
+    int reach = reach(grid);
     Plane change = change(drawn, grid, reach);
     ColourGuided wide = ColourGuided.of(guide, drawn, trust(change), 2 * reach, FLAT);
     Plane sided = wide.on(guide);
@@ -243,6 +242,16 @@ public final class RegionWork {
       out.data()[i] = Math.max(LEAST_TRUST, sure * sure);
     }
     return out;
+  }
+
+  /** Pixels of a raster within which the edge follows the ground's. */
+  private int reach(Raster raster) {
+    return (int) Math.max(1, Math.round(territory.region().edge() * raster.scale()));
+  }
+
+  /** Codes of the ground, whose edges are followed. */
+  private Plane[] guide(Raster raster) {
+    return codes(sight.ground(territory.ground().orElseThrow(), raster));
   }
 
   private static Plane[] codes(Picture p) {

@@ -89,32 +89,25 @@ class BvhTest {
       };
       double[] d = direction(random);
       double wanted = nearest(mesh, o, d);
-      boolean is = closest(tree, o, d, hit);
+      boolean is = ask(tree::closest, o, d, hit);
       met += is ? 1 : 0;
       // a ray along an edge may go either way
       if (is != !Double.isNaN(wanted) || is && Math.abs(hit.t - wanted) > 1e-3) {
         disagreeing++;
       }
-      assertThat(blocked(tree, o, d, hit)).isEqualTo(is);
+      assertThat(ask(tree::blocked, o, d, hit)).isEqualTo(is);
     }
     assertThat(met).isGreaterThan(800);
     assertThat(disagreeing).isLessThan(6);
   }
 
-  private static boolean closest(Bvh tree, double[] o, double[] d, Bvh.Hit hit) {
-    return tree.closest(
-        (float) o[0],
-        (float) o[1],
-        (float) o[2],
-        (float) d[0],
-        (float) d[1],
-        (float) d[2],
-        1e9f,
-        hit);
+  /** One of the two questions to a tree. */
+  private interface Question {
+    boolean ask(float x, float y, float z, float dx, float dy, float dz, float far, Bvh.Hit hit);
   }
 
-  private static boolean blocked(Bvh tree, double[] o, double[] d, Bvh.Hit hit) {
-    return tree.blocked(
+  private static boolean ask(Question question, double[] o, double[] d, Bvh.Hit hit) {
+    return question.ask(
         (float) o[0],
         (float) o[1],
         (float) o[2],
@@ -143,7 +136,7 @@ class BvhTest {
       d = new double[] {d[0] / n, d[1] / n, d[2] / n};
       double b = dot(o, d);
       double wanted = -b - Math.sqrt(b * b - 8);
-      if (closest(tree, o, d, hit)) {
+      if (ask(tree::closest, o, d, hit)) {
         met++;
         assertThat((double) hit.t).isCloseTo(wanted, within(0.06));
         assertThat(hit.nx * hit.x + hit.ny * hit.y + hit.nz * hit.z).isGreaterThan(0.95f);
