@@ -6,22 +6,25 @@ import illuminar.core.frame.Role;
 import illuminar.core.ground.Ground;
 import illuminar.core.lineup.LinedUp;
 import illuminar.core.measure.Histogram;
-import illuminar.core.pass.BringFrame;
 import illuminar.core.pass.Gate;
 import illuminar.core.pass.Move;
 import illuminar.core.pass.Pass;
-import illuminar.core.pass.Tone;
 import illuminar.core.pass.Where;
+import illuminar.core.pass.kinds.BringFrame;
+import illuminar.core.pass.kinds.Tone;
 import illuminar.core.picture.Picture;
+import illuminar.core.picture.Point;
 import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.region.Part;
-import illuminar.core.region.Point;
 import illuminar.core.region.Region;
-import illuminar.core.region.Shape;
+import illuminar.core.region.part.Brush;
+import illuminar.core.region.part.BurntLight;
+import illuminar.core.region.part.Outline;
+import illuminar.core.region.part.WindowFinder;
 import illuminar.core.render.Display;
+import illuminar.core.render.PreviewSession;
 import illuminar.core.render.RenderCache;
-import illuminar.core.render.Renderer;
 import illuminar.files.Legend;
 import illuminar.files.PictureWriter;
 import illuminar.files.ScreenJpeg;
@@ -105,14 +108,14 @@ public final class Benchmark {
         new Region(
             "r0",
             "Panes",
-            List.of(new Part("p", Part.Combine.ADD, new Shape.WindowFinder(0))),
+            List.of(new Part("p", Part.Combine.ADD, new WindowFinder(0))),
             0,
             false));
     regions.add(
         new Region(
             "r1",
             "Burnt",
-            List.of(new Part("p", Part.Combine.ADD, new Shape.BurntLight("f3", 0.5))),
+            List.of(new Part("p", Part.Combine.ADD, new BurntLight("f3", 0.5))),
             6,
             false));
     for (int i = 2; i < 8; i++) {
@@ -123,8 +126,8 @@ public final class Benchmark {
               new Point(x + 0.2, 0.12),
               new Point(x + 0.15, 0.45),
               new Point(x - 0.05, 0.4));
-      Shape.Stroke stroke =
-          new Shape.Stroke(
+      Brush.Stroke stroke =
+          new Brush.Stroke(
               0.03,
               0.6,
               0.8,
@@ -135,11 +138,11 @@ public final class Benchmark {
               "r" + i,
               "Region " + i,
               List.of(
-                  new Part("a", Part.Combine.ADD, new Shape.Outline(shape)),
+                  new Part("a", Part.Combine.ADD, new Outline(shape)),
                   new Part(
                       "b",
                       i % 2 == 0 ? Part.Combine.TAKE_AWAY : Part.Combine.ADD,
-                      new Shape.Brush(List.of(stroke)))),
+                      new Brush(List.of(stroke)))),
               20 * i,
               false));
     }
@@ -174,13 +177,13 @@ public final class Benchmark {
   private static void control(
       Analysis analysis, BiFunction<Double, Integer, Recipe> recipes, int longEdge, String work)
       throws Exception {
-    Renderer renderer = new Renderer(analysis, new RenderCache(600_000_000));
+    PreviewSession session = new PreviewSession(analysis, new RenderCache(600_000_000));
     Raster raster = Raster.fitted(6000, 4000, longEdge);
     double[] ms = new double[20 * PASSES];
     for (int round = -2 * ms.length; round < ms.length; round++) {
       int moved = Math.floorMod(round / 20, PASSES);
       long start = System.nanoTime();
-      Picture p = renderer.draft(recipes.apply(0.002 * (round + 600), moved), raster);
+      Picture p = session.draft(recipes.apply(0.002 * (round + 600), moved), raster, "");
       ScreenJpeg.strips(p, 0.9);
       Histogram.of(p);
       if (round >= 0) {
@@ -194,14 +197,14 @@ public final class Benchmark {
 
   /** A stroke grows point by point in a region of many: its mask and the picture at each point. */
   private static void strokes(Analysis analysis) throws Exception {
-    Renderer renderer = new Renderer(analysis, new RenderCache(600_000_000));
+    PreviewSession session = new PreviewSession(analysis, new RenderCache(600_000_000));
     Raster raster = Raster.fitted(6000, 4000, FITTED);
     double[] ms = new double[120];
     for (int round = -60; round < ms.length; round++) {
       Recipe recipe = Mixed.painted(40, Math.floorMod(round, 60) + 2);
       long start = System.nanoTime();
-      renderer.region(recipe, "brush", raster).copy();
-      Picture p = renderer.picture(recipe, raster);
+      session.coverage(recipe, "brush", raster).copy();
+      Picture p = session.picture(recipe, raster);
       ScreenJpeg.strips(p, 0.9);
       if (round >= 0) {
         ms[round] = (System.nanoTime() - start) / 1e6;
@@ -231,12 +234,12 @@ public final class Benchmark {
    */
   private static void beside(DemoView demo, Analysis analysis) throws Exception {
     double[][] ms = new double[3][ROUNDS];
-    Renderer renderer = new Renderer(analysis, new RenderCache(1));
+    PreviewSession session = new PreviewSession(analysis, new RenderCache(1));
     for (int round = -1; round < ROUNDS; round++) {
       int kept = Math.max(0, round);
       ms[0][kept] = time(() -> fuse(demo));
       ms[1][kept] = time(() -> blend(demo));
-      ms[2][kept] = time(() -> finished(renderer, busy(0.1, 2)));
+      ms[2][kept] = time(() -> finished(session, busy(0.1, 2)));
     }
     Arrays.stream(ms).forEach(Arrays::sort);
     double reference = ms[0][ROUNDS / 2];
@@ -277,15 +280,15 @@ public final class Benchmark {
             new Ground.EvenBlend(List.of("f0", "f1", "f2", "f3", "f4"), 0, "f2"),
             List.of(),
             List.of());
-    new Renderer(analysis, new RenderCache(1))
+    new PreviewSession(analysis, new RenderCache(1))
         .deliver(ground, 1, 512, 256, (tile, p) -> Display.to8(p));
   }
 
-  private static void finished(Renderer renderer, Recipe recipe) throws Exception {
-    int width = renderer.analysis().fullWidth();
-    int height = renderer.analysis().fullHeight();
+  private static void finished(PreviewSession session, Recipe recipe) throws Exception {
+    int width = session.analysis().fullWidth();
+    int height = session.analysis().fullHeight();
     byte[] rgb = new byte[width * height * 3];
-    renderer.deliver(
+    session.deliver(
         recipe,
         1,
         512,
@@ -344,7 +347,7 @@ public final class Benchmark {
   private static void memory(Path folder) throws Exception {
     DemoView demo = DemoView.read(Views.instrumentRoom(), folder, 0);
     Analysis analysis = demo.analysis();
-    finished(new Renderer(analysis, new RenderCache(50_000_000)), busy(0.1, 2));
+    finished(new PreviewSession(analysis, new RenderCache(50_000_000)), busy(0.1, 2));
     for (String line : Files.readAllLines(Path.of("/proc/self/status"))) {
       if (line.startsWith("VmHWM:")) {
         System.out.println(Long.parseLong(line.replaceAll("\\D", "")) / 1000.0);

@@ -1,32 +1,35 @@
 package illuminar.benchmarks;
 
 import illuminar.core.analysis.Analysis;
-import illuminar.core.analysis.Casts;
-import illuminar.core.analysis.LightsApart;
+import illuminar.core.analysis.cast.Casts;
+import illuminar.core.analysis.light.LightsApart;
+import illuminar.core.analysis.window.Panes;
 import illuminar.core.balance.Solve;
 import illuminar.core.colour.Lab;
-import illuminar.core.colour.LabPlanes;
 import illuminar.core.colour.Space;
 import illuminar.core.frame.Response;
 import illuminar.core.frame.Role;
 import illuminar.core.ground.Ground;
-import illuminar.core.pass.BringFrame;
-import illuminar.core.pass.ClearCasts;
-import illuminar.core.pass.ClearHaze;
-import illuminar.core.pass.EvenOut;
 import illuminar.core.pass.Gate;
 import illuminar.core.pass.Move;
 import illuminar.core.pass.Pass;
 import illuminar.core.pass.Where;
+import illuminar.core.pass.kinds.BringFrame;
+import illuminar.core.pass.kinds.ClearCasts;
+import illuminar.core.pass.kinds.ClearHaze;
+import illuminar.core.pass.kinds.EvenOut;
+import illuminar.core.picture.LabPlanes;
 import illuminar.core.picture.Picture;
+import illuminar.core.picture.Point;
 import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.region.Part;
-import illuminar.core.region.Point;
 import illuminar.core.region.Region;
 import illuminar.core.region.Shape;
+import illuminar.core.region.part.Outline;
+import illuminar.core.region.part.WindowFinder;
+import illuminar.core.render.PreviewSession;
 import illuminar.core.render.RenderCache;
-import illuminar.core.render.Renderer;
 import illuminar.scenes.render.Radiance;
 import illuminar.scenes.views.View;
 import java.util.ArrayList;
@@ -62,7 +65,7 @@ final class ColourProof {
   }
 
   private Picture picture(Recipe recipe) {
-    return new Renderer(analysis, new RenderCache(200_000_000)).picture(recipe, whole);
+    return new PreviewSession(analysis, new RenderCache(200_000_000)).picture(recipe, whole);
   }
 
   private Picture picture(List<Region> regions, Pass... passes) {
@@ -182,12 +185,8 @@ final class ColourProof {
   void haze() {
     Region panes =
         new Region(
-            "w",
-            "w",
-            List.of(new Part("w", Part.Combine.ADD, new Shape.WindowFinder(0))),
-            0,
-            false);
-    String window = analysis.panes().windowFrame();
+            "w", "w", List.of(new Part("w", Part.Combine.ADD, new WindowFinder(0))), 0, false);
+    String window = Panes.of(analysis).windowFrame();
     Pass bring = pass(new BringFrame(window, 0, 4), "w");
     Picture hazy = picture(List.of(panes), bring);
     Picture clear = picture(List.of(panes), bring, pass(new ClearHaze(1, 1, 1, 0), "w"));
@@ -317,7 +316,7 @@ final class ColourProof {
     for (int i = 0; i < share.length && parts.size() < 90; i++) {
       if (!seen[i] && share[i] > 0.5f) {
         int[] piece =
-            illuminar.core.picture.Fill.of(
+            illuminar.core.picture.FloodFill.of(
                 i, w, whole.height(), false, seen, (from, to) -> share[to] > 0.5f);
         if (piece.length > 40) {
           parts.add(new Part("o" + parts.size(), Part.Combine.ADD, hull(piece, w, longEdge)));
@@ -349,7 +348,7 @@ final class ColourProof {
         line.add(new Point(row.getValue()[0] / longEdge, (row.getKey() + 0.5) / longEdge));
       }
     }
-    return new Shape.Outline(line);
+    return new Outline(line);
   }
 
   /** The fall-off of the lamps along the facade, and what evening it out does to texture. */

@@ -10,8 +10,8 @@ import illuminar.core.frame.Frame;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
+import illuminar.core.render.PreviewSession;
 import illuminar.core.render.RenderCache;
-import illuminar.core.render.Renderer;
 import illuminar.scenes.camera.Shot;
 import illuminar.scenes.render.Radiance;
 import illuminar.scenes.views.View;
@@ -64,12 +64,12 @@ final class FirstProof {
    */
   void all(String... walls) {
     long start = System.nanoTime();
-    Renderer renderer = new Renderer(analysis, new RenderCache(300_000_000));
-    Recipe first = FirstVersion.of(renderer);
+    PreviewSession session = new PreviewSession(analysis, new RenderCache(300_000_000));
+    Recipe first = FirstVersion.of(session);
     System.out.printf("  first version in %.1f s%n", (System.nanoTime() - start) / 1e9);
     first.passes().forEach(p -> System.out.println("    " + p.move() + " " + p.why()));
     Lab[] should = truthPicture();
-    Lab[] ours = sampled(renderer.picture(first, whole));
+    Lab[] ours = sampled(session.picture(first, whole));
     Lab[] theirs = fused();
     double own = difference(should, ours);
     double other = difference(should, theirs);
@@ -97,7 +97,7 @@ final class FirstProof {
     for (View view : Views.all()) {
       DemoView demo = DemoView.read(view, Path.of("demo/card"), 0);
       Analysis analysis = demo.analysis();
-      FirstVersion.of(new Renderer(analysis, new RenderCache(100_000_000)));
+      FirstVersion.of(new PreviewSession(analysis, new RenderCache(100_000_000)));
     }
     table.most(
         "All six views",

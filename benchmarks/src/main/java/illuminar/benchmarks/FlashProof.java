@@ -1,7 +1,7 @@
 package illuminar.benchmarks;
 
 import illuminar.core.analysis.Analysis;
-import illuminar.core.analysis.FlashTroubles;
+import illuminar.core.analysis.light.FlashTroubles;
 import illuminar.core.filter.Box;
 import illuminar.core.ground.Ground;
 import illuminar.core.picture.Plane;
@@ -10,8 +10,9 @@ import illuminar.core.recipe.Recipe;
 import illuminar.core.region.Part;
 import illuminar.core.region.Region;
 import illuminar.core.region.Shape;
+import illuminar.core.region.part.FlashTrouble;
+import illuminar.core.render.PreviewSession;
 import illuminar.core.render.RenderCache;
-import illuminar.core.render.Renderer;
 import illuminar.scenes.camera.Shot;
 import illuminar.scenes.light.Disc;
 import illuminar.scenes.light.Light;
@@ -117,10 +118,11 @@ final class FlashProof {
    */
   private void found(
       String flash, FlashTroubles.Trouble trouble, String name, float[] should, float[] may) {
-    Shape shape = new Shape.FlashTrouble(flash, trouble, LEAST);
+    Shape shape = new FlashTrouble(flash, trouble, LEAST);
     Region region = new Region("t", "t", List.of(new Part("a", Part.Combine.ADD, shape)), 0, false);
     Recipe recipe = new Recipe(new Ground.OneFrame(flash), List.of(region), List.of());
-    float[] is = new Renderer(analysis, new RenderCache(1 << 20)).region(recipe, "t", whole).copy();
+    float[] is =
+        new PreviewSession(analysis, new RenderCache(1 << 20)).region(recipe, "t", whole).copy();
     Shot anchor = DemoView.shot(view, analysis.frames().anchor());
     double hit = 0;
     double all = 1e-9;

@@ -1,7 +1,7 @@
 package illuminar.benchmarks;
 
 import illuminar.core.analysis.Analysis;
-import illuminar.core.analysis.LightsApart;
+import illuminar.core.analysis.light.LightsApart;
 import illuminar.core.colour.Lab;
 import illuminar.core.colour.Space;
 import illuminar.core.colour.WhiteShift;
@@ -12,14 +12,14 @@ import illuminar.core.frame.Pyramid;
 import illuminar.core.frame.Response;
 import illuminar.core.ground.Ground;
 import illuminar.core.pass.Gate;
-import illuminar.core.pass.MixLight;
 import illuminar.core.pass.Pass;
 import illuminar.core.pass.Where;
+import illuminar.core.pass.kinds.MixLight;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
+import illuminar.core.render.PreviewSession;
 import illuminar.core.render.RenderCache;
-import illuminar.core.render.Renderer;
 import illuminar.scenes.camera.Camera;
 import illuminar.scenes.camera.Shot;
 import illuminar.scenes.render.Radiance;
@@ -161,7 +161,7 @@ final class LightsProof {
     MixLight move = new MixLight(offer.with(), offer.without(), 0, cooler, 0);
     Pass pass = new Pass("lamps", true, move, Where.EVERYWHERE, Gate.ALL, 1, "");
     Recipe recipe = new Recipe(new Ground.OneFrame(offer.with()), List.of(), List.of(pass));
-    Picture done = new Renderer(sixteen, new RenderCache(1 << 20)).picture(recipe, whole);
+    Picture done = new PreviewSession(sixteen, new RenderCache(1 << 20)).picture(recipe, whole);
     Picture with = sixteen.draw(offer.with(), whole);
     Response response = sixteen.frames().response();
     float[] white = WhiteShift.srgb(cooler, 0).floats();

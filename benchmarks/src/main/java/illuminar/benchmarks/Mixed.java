@@ -1,29 +1,37 @@
 package illuminar.benchmarks;
 
-import illuminar.core.analysis.Casts;
+import illuminar.core.analysis.cast.Casts;
 import illuminar.core.ground.Ground;
-import illuminar.core.pass.Balance;
-import illuminar.core.pass.BringFrame;
-import illuminar.core.pass.Channels;
-import illuminar.core.pass.ClearCasts;
-import illuminar.core.pass.Colour;
-import illuminar.core.pass.Detail;
-import illuminar.core.pass.EvenOut;
-import illuminar.core.pass.Fill;
 import illuminar.core.pass.Gate;
-import illuminar.core.pass.Glow;
-import illuminar.core.pass.HueBand;
 import illuminar.core.pass.Move;
 import illuminar.core.pass.Pass;
-import illuminar.core.pass.RestoreLight;
-import illuminar.core.pass.Tone;
-import illuminar.core.pass.ToneCurve;
+import illuminar.core.pass.kinds.Balance;
+import illuminar.core.pass.kinds.BringFrame;
+import illuminar.core.pass.kinds.Channels;
+import illuminar.core.pass.kinds.ClearCasts;
+import illuminar.core.pass.kinds.Colour;
+import illuminar.core.pass.kinds.Detail;
+import illuminar.core.pass.kinds.EvenOut;
+import illuminar.core.pass.kinds.Fill;
+import illuminar.core.pass.kinds.Glow;
+import illuminar.core.pass.kinds.HueBand;
+import illuminar.core.pass.kinds.RestoreLight;
+import illuminar.core.pass.kinds.Tone;
+import illuminar.core.pass.kinds.ToneCurve;
+import illuminar.core.picture.Point;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.region.Look;
 import illuminar.core.region.Part;
-import illuminar.core.region.Point;
 import illuminar.core.region.Region;
 import illuminar.core.region.Shape;
+import illuminar.core.region.part.Brush;
+import illuminar.core.region.part.BurntLight;
+import illuminar.core.region.part.ColourBand;
+import illuminar.core.region.part.Ellipse;
+import illuminar.core.region.part.Ramp;
+import illuminar.core.region.part.SimilarColour;
+import illuminar.core.region.part.ToneBand;
+import illuminar.core.region.part.WindowFinder;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -79,23 +87,21 @@ final class Mixed {
 
   private static List<Region> regions(int strokes, int points) {
     return List.of(
-        region("panes", 0, new Shape.WindowFinder(0)),
-        region("burnt", 6, new Shape.BurntLight("f2", 0.4)),
-        region("lamp", 0, new Shape.Ellipse(new Point(0.2, 0.33), 0.08, 0.1, 0, 0.9)),
-        region(
-            "darks", 10, new Shape.ToneBand(Look.GROUND, Shape.Tones.DARKS, 4, 6, List.of(), 0, 1)),
+        region("panes", 0, new WindowFinder(0)),
+        region("burnt", 6, new BurntLight("f2", 0.4)),
+        region("lamp", 0, new Ellipse(new Point(0.2, 0.33), 0.08, 0.1, 0, 0.9)),
+        region("darks", 10, new ToneBand(Look.GROUND, ToneBand.Tones.DARKS, 4, 6, List.of(), 0, 1)),
         region(
             "chair",
             4,
-            new Shape.ColourBand(Look.GROUND, List.of(new Shape.Pick(250, 20)), 25, 20, 0.5)),
-        region(
-            "wall", 2, new Shape.SimilarColour(Look.GROUND, new Point(0.55, 0.2), 12, 0.5, true)),
-        region("ramp", 0, new Shape.Ramp(new Point(0.5, 0), new Point(0.5, 0.3))),
+            new ColourBand(Look.GROUND, List.of(new ColourBand.Pick(250, 20)), 25, 20, 0.5)),
+        region("wall", 2, new SimilarColour(Look.GROUND, new Point(0.55, 0.2), 12, 0.5, true)),
+        region("ramp", 0, new Ramp(new Point(0.5, 0), new Point(0.5, 0.3))),
         region("brush", 0, brush(strokes, points)));
   }
 
   private static Shape brush(int strokes, int points) {
-    List<Shape.Stroke> all = new ArrayList<>();
+    List<Brush.Stroke> all = new ArrayList<>();
     for (int k = 0; k < strokes; k++) {
       List<Point> line = new ArrayList<>();
       int n = k == strokes - 1 ? points : 20;
@@ -103,8 +109,8 @@ final class Mixed {
         line.add(new Point(0.1 + 0.012 * i, 0.1 + 0.45 * k / strokes + 0.01 * Math.sin(i)));
       }
       all.add(
-          new Shape.Stroke(0.02, 0.6, 0.7, false, 15, illuminar.core.region.DrawnLine.write(line)));
+          new Brush.Stroke(0.02, 0.6, 0.7, false, 15, illuminar.core.region.DrawnLine.write(line)));
     }
-    return new Shape.Brush(all);
+    return new Brush(all);
   }
 }

@@ -2,7 +2,6 @@ package illuminar.benchmarks;
 
 import illuminar.core.analysis.Analysis;
 import illuminar.core.colour.Lab;
-import illuminar.core.colour.LabPlanes;
 import illuminar.core.colour.Space;
 import illuminar.core.frame.Codes;
 import illuminar.core.frame.Frame;
@@ -12,20 +11,25 @@ import illuminar.core.frame.Response;
 import illuminar.core.ground.Ground;
 import illuminar.core.pass.Gate;
 import illuminar.core.pass.Pass;
-import illuminar.core.pass.RestoreLight;
 import illuminar.core.pass.Where;
-import illuminar.core.picture.Fill;
+import illuminar.core.pass.kinds.RestoreLight;
+import illuminar.core.picture.FloodFill;
+import illuminar.core.picture.LabPlanes;
 import illuminar.core.picture.Picture;
+import illuminar.core.picture.Point;
 import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.region.DrawnLine;
 import illuminar.core.region.Look;
 import illuminar.core.region.Part;
-import illuminar.core.region.Point;
 import illuminar.core.region.Region;
 import illuminar.core.region.Shape;
+import illuminar.core.region.part.Brush;
+import illuminar.core.region.part.BurntLight;
+import illuminar.core.region.part.ToneBand;
+import illuminar.core.region.part.WindowFinder;
+import illuminar.core.render.PreviewSession;
 import illuminar.core.render.RenderCache;
-import illuminar.core.render.Renderer;
 import illuminar.scenes.camera.Camera;
 import illuminar.scenes.camera.Shot;
 import illuminar.scenes.render.Radiance;
@@ -62,8 +66,8 @@ final class RegionsProof {
     return new Part(id, combine, shape);
   }
 
-  private Renderer renderer() {
-    return new Renderer(analysis, new RenderCache(200_000_000));
+  private PreviewSession session() {
+    return new PreviewSession(analysis, new RenderCache(200_000_000));
   }
 
   /**
@@ -76,12 +80,12 @@ final class RegionsProof {
     Region burnt =
         region(
             "burnt",
-            part("b", Part.Combine.ADD, new Shape.BurntLight(anchor, 0.3, 12)),
-            part("w", Part.Combine.TAKE_AWAY, new Shape.WindowFinder(6)));
+            part("b", Part.Combine.ADD, new BurntLight(anchor, 0.3, 12)),
+            part("w", Part.Combine.TAKE_AWAY, new WindowFinder(6)));
     Pass pass = new Pass("p", true, move, new Where("burnt", false), Gate.ALL, 1, "");
     Recipe recipe = new Recipe(new Ground.OneFrame(anchor), List.of(burnt), List.of(pass));
-    Picture done = renderer().picture(recipe, whole);
-    float[] share = renderer().region(recipe, "burnt", whole).copy();
+    Picture done = session().picture(recipe, whole);
+    float[] share = session().region(recipe, "burnt", whole).copy();
     Camera camera = view.camera();
     double gain = camera.gain() * Math.pow(2, analysis.frames().anchorFrame().stops());
     float[][] light = truth.sum(DemoView.shot(view, anchor).strengths());
@@ -185,10 +189,10 @@ final class RegionsProof {
 
   /** What of the anchor frame is lighter than its mid tones. */
   private float[] tones(Analysis of, double feather, double edge) {
-    Shape.ToneBand tones =
-        new Shape.ToneBand(
+    ToneBand tones =
+        new ToneBand(
             new Look(Look.From.FRAME, anchor),
-            Shape.Tones.CURVE,
+            ToneBand.Tones.CURVE,
             1,
             0,
             List.of(new Point(0, 0), new Point(0.4, 0), new Point(0.5, 1), new Point(1, 1)),
@@ -197,7 +201,7 @@ final class RegionsProof {
     Part band = new Part("t", Part.Combine.ADD, tones, feather, 1, false, false);
     Region region = new Region("r", "r", List.of(band), 0, edge, 0, 1, false);
     Recipe recipe = new Recipe(new Ground.OneFrame(anchor), List.of(region), List.of());
-    return new Renderer(of, new RenderCache(200_000_000)).region(recipe, "r", whole).copy();
+    return new PreviewSession(of, new RenderCache(200_000_000)).region(recipe, "r", whole).copy();
   }
 
   /** The anchor frame photographed once more, with other noise. */
@@ -242,24 +246,24 @@ final class RegionsProof {
   void overspray(String surface) {
     float[] mask = truth.truth().part(surface);
     int w = whole.width();
-    List<Shape.Stroke> strokes = new ArrayList<>();
+    List<Brush.Stroke> strokes = new ArrayList<>();
     double longEdge = Math.max(w, whole.height());
     int radius = 40;
-    LabPlanes seen = LabPlanes.of(renderer().frame(anchor, whole));
+    LabPlanes seen = LabPlanes.of(session().frame(anchor, whole));
     for (int y = 60; y < whole.height() - 60 && strokes.size() < 60; y += 12) {
       for (int x = 80; x < w - 60; x++) {
         if (border(mask, seen, x, y, radius)) {
           Point at = new Point((x - 24) / longEdge, y / longEdge);
           strokes.add(
-              new Shape.Stroke(
+              new Brush.Stroke(
                   radius / longEdge, 0.2, 1, false, 12, DrawnLine.write(List.of(at, at))));
           break;
         }
       }
     }
-    Region painted = region("p", part("b", Part.Combine.ADD, new Shape.Brush(strokes)));
+    Region painted = region("p", part("b", Part.Combine.ADD, new Brush(strokes)));
     Recipe recipe = new Recipe(new Ground.OneFrame(anchor), List.of(painted), List.of());
-    float[] share = renderer().region(recipe, "p", whole).copy();
+    float[] share = session().region(recipe, "p", whole).copy();
     double beyond = 0;
     double all = 0;
     for (int y = 8; y < whole.height() - 8; y++) {
@@ -315,7 +319,7 @@ final class RegionsProof {
     List<String> ids = analysis.frames().ambient().stream().map(Frame::id).toList();
     Ground ground = new Ground.EvenBlend(ids, 1, 1, 1, true, List.of(), 0, anchor);
     Recipe recipe = new Recipe(ground, List.of(), List.of());
-    Picture done = renderer().picture(recipe, whole);
+    Picture done = session().picture(recipe, whole);
     float[] is = lightness(done);
     float[] before = lightness(photographed(truth, recipe));
     float[] after = lightness(photographed(moved, recipe));
@@ -329,7 +333,7 @@ final class RegionsProof {
     double all = 0;
     for (int i = 0; i < is.length; i++) {
       if (apart[i] && !seen[i]) {
-        int[] thing = Fill.of(i, w, whole.height(), true, seen, (from, to) -> apart[to]);
+        int[] thing = FloodFill.of(i, w, whole.height(), true, seen, (from, to) -> apart[to]);
         if (thing.length < 60) {
           continue;
         }
@@ -365,7 +369,7 @@ final class RegionsProof {
       frames.add(new Frame(f.id(), f.role(), f.stops(), f.toFrame(), Pyramid.of(codes)));
     }
     Analysis same = new Analysis(new Frames(frames, anchor, analysis.frames().response()));
-    return new Renderer(same, new RenderCache(50_000_000)).picture(recipe, whole);
+    return new PreviewSession(same, new RenderCache(50_000_000)).picture(recipe, whole);
   }
 
   private static float[] lightness(Picture p) {

@@ -20,8 +20,8 @@ import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
+import illuminar.core.render.PreviewSession;
 import illuminar.core.render.RenderCache;
-import illuminar.core.render.Renderer;
 import illuminar.scenes.camera.Camera;
 import illuminar.scenes.camera.Shot;
 import illuminar.scenes.render.Radiance;
@@ -42,7 +42,7 @@ final class ViewProof {
   private final Table table;
   private final List<LineUp.Placed> placed;
   private final Analysis analysis;
-  private final Renderer renderer;
+  private final PreviewSession session;
   private final Recipe recipe;
   private final Picture full;
 
@@ -55,10 +55,10 @@ final class ViewProof {
     LinedUp linedUp = demo.linedUp();
     placed = linedUp.placed();
     analysis = new Analysis(linedUp.frames());
-    renderer = new Renderer(analysis, new RenderCache(300_000_000));
+    session = new PreviewSession(analysis, new RenderCache(300_000_000));
     recipe =
-        FirstVersion.propose("Windows", FirstVersion.ground(analysis.frames()), renderer).recipe();
-    full = renderer.picture(recipe, Raster.whole(analysis.fullWidth(), analysis.fullHeight(), 1));
+        FirstVersion.propose("Windows", FirstVersion.ground(analysis.frames()), session).recipe();
+    full = session.picture(recipe, Raster.whole(analysis.fullWidth(), analysis.fullHeight(), 1));
   }
 
   /** Whether windows look out of a room here; lit windows of a front have no view behind them. */
@@ -210,7 +210,7 @@ final class ViewProof {
 
   private void panes() {
     float[] found =
-        renderer
+        session
             .region(
                 recipe,
                 recipe.regions().get(0).id(),
@@ -382,7 +382,7 @@ final class ViewProof {
     int w = full.width();
     int h = full.height();
     Raster raster = Raster.fitted(w, h, 808);
-    Picture shown = renderer.picture(recipe, raster);
+    Picture shown = session.picture(recipe, raster);
     Plane[] small = new Plane[3];
     for (int c = 0; c < 3; c++) {
       float[] v = full.channel(c).clone();
@@ -440,7 +440,7 @@ final class ViewProof {
         new Recipe(
             new Ground.EvenBlend(ids, 0, analysis.frames().anchor()), List.of(), List.<Pass>of());
     Picture ours =
-        new Renderer(analysis, new RenderCache(1)).picture(ground, Raster.whole(w, h, 1));
+        new PreviewSession(analysis, new RenderCache(1)).picture(ground, Raster.whole(w, h, 1));
     Plane oursGrey = Plane.of(w, h);
     for (int i = 0; i < w * h; i++) {
       double[] s = Space.WORK_TO_SRGB.apply(ours.r()[i], ours.g()[i], ours.b()[i]);

@@ -3,29 +3,24 @@ package illuminar.core.analysis;
 import illuminar.core.colour.Stops;
 import illuminar.core.frame.FrameRows;
 import illuminar.core.frame.Frames;
-import illuminar.core.ground.EvenBlendWork;
-import illuminar.core.ground.Ground;
-import illuminar.core.ground.GroundWork;
-import illuminar.core.ground.RadianceMergeWork;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
-import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
 
 /**
- * Everything about a view that needs to see far and depends on the frames alone, computed once on a
- * grid of at most {@value #LONG_EDGE} pixels and kept. Safe for many threads.
+ * A view's frames on grids small enough to see far, and a place where estimators keep what they
+ * found, so that everything that depends on the frames alone is computed once. An estimator is one
+ * class in a package below this one; none of them is known here. Safe for many threads.
  */
 public final class Analysis {
+  /** Long edge of the analysis grid, in pixels at most. */
   public static final int LONG_EDGE = 1536;
 
   /** Long edge of the grid on which passes look at the picture below them. */
   public static final int SMALL_EDGE = 144;
-
-  private static final int MOST_REFLECTIONS = 12;
 
   private final Frames frames;
   private final int fullWidth;
@@ -33,14 +28,9 @@ public final class Analysis {
   private final Raster raster;
   private final Raster small;
   private final Map<String, Picture> drawn = new ConcurrentHashMap<>();
-  private final Map<Ground, GroundWork> grounds = new ConcurrentHashMap<>();
   private final Map<String, Picture> smallDrawn = new ConcurrentHashMap<>();
   private final Map<String, Plane> lightStops = new ConcurrentHashMap<>();
-  private final Map<List<Object>, Casts> casts = new ConcurrentHashMap<>();
-  private final Map<String, Burning> burning = new ConcurrentHashMap<>();
-  private final Map<Reflections.Asked, Reflections> reflections = new ConcurrentHashMap<>();
-  private volatile Panes panes;
-  private volatile Movement movement;
+  private final Kept kept = new Kept();
 
   public Analysis(Frames frames) {
     this.frames = frames;
@@ -105,92 +95,14 @@ public final class Analysis {
     return frames.get(frame).rows(at, fullWidth(), fullHeight());
   }
 
-  /** An even blend made ready; kept. */
-  public EvenBlendWork blend(Ground.EvenBlend blend) {
-    return (EvenBlendWork) work(blend, () -> new EvenBlendWork(blend, this));
-  }
-
-  /** A ground of several frames made ready; kept. */
-  public GroundWork ground(Ground ground) {
-    if (ground instanceof Ground.EvenBlend blend) {
-      return blend(blend);
-    }
-    Ground.RadianceMerge merge = (Ground.RadianceMerge) ground;
-    return work(merge, () -> new RadianceMergeWork(merge, this));
-  }
-
-  private GroundWork work(Ground ground, Supplier<GroundWork> make) {
-    GroundWork work = grounds.get(ground);
-    if (work == null) {
-      if (grounds.size() > 3) {
-        grounds.clear();
-      }
-      work = make.get();
-      grounds.put(ground, work);
-    }
-    return work;
-  }
-
   /**
-   * The casts of the anchor frame; kept.
+   * What an estimator found, computed at the first call and kept. One that fails keeps nothing.
    *
-   * @throws IllegalArgumentException if they cannot be told so
+   * @param type of the result; results of one type are kept together
+   * @param question what the result depends on beside the frames, with value equality
+   * @param most results of the type that are kept; the least recently asked for go first
    */
-  public Casts casts(Casts.Source source, String reference) {
-    return casts.computeIfAbsent(
-        List.of(source, reference), key -> Casts.of(this, source, reference));
-  }
-
-  /**
-   * A frame's light that burns at the anchor's exposure; kept.
-   *
-   * @throws IllegalArgumentException if the frame is not there
-   */
-  public Burning burning(String frame) {
-    return burning.computeIfAbsent(frame, id -> Burning.of(this, id));
-  }
-
-  /**
-   * What glass mirrors of the room in a frame; kept.
-   *
-   * @param glass where it is, on the small grid; not modified
-   * @throws IllegalArgumentException if the frame is not there
-   */
-  public Reflections reflections(String frame, float[] glass) {
-    if (reflections.size() > MOST_REFLECTIONS) {
-      reflections.clear();
-    }
-    return reflections.computeIfAbsent(
-        new Reflections.Asked(frame, glass.clone()), a -> Reflections.of(this, a));
-  }
-
-  /** The window panes found in the frames. */
-  public Panes panes() {
-    Panes found = panes;
-    if (found == null) {
-      synchronized (this) {
-        found = panes;
-        if (found == null) {
-          found = PaneFinder.find(this);
-          panes = found;
-        }
-      }
-    }
-    return found;
-  }
-
-  /** Where the frames show different things. */
-  public Movement movement() {
-    Movement found = movement;
-    if (found == null) {
-      synchronized (this) {
-        found = movement;
-        if (found == null) {
-          found = Movement.of(this);
-          movement = found;
-        }
-      }
-    }
-    return found;
+  public <T> T keep(Class<T> type, Object question, int most, Supplier<T> find) {
+    return kept.get(type, question, most, find);
   }
 }

@@ -2,7 +2,7 @@ package illuminar.core.balance;
 
 import illuminar.core.colour.Lab;
 import illuminar.core.control.Numbers;
-import illuminar.core.pass.Balance;
+import illuminar.core.pass.kinds.Balance;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;

@@ -19,7 +19,13 @@ public @interface Control {
 
   double step();
 
-  double careful();
+  double defaultValue();
+
+  /** Name of the number of the same record that it stays below; empty where it is free. */
+  String under() default "";
+
+  /** By how much it stays below {@link #under}. */
+  double apart() default 0;
 
   /** One line that says what it does. */
   String help() default "";

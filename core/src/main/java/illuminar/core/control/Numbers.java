@@ -4,6 +4,7 @@ import java.lang.reflect.RecordComponent;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 
 /** The numbers of a record that carry a {@link Control}. */
@@ -17,7 +18,9 @@ public final class Numbers {
       double from,
       double to,
       double step,
-      double careful,
+      double defaultValue,
+      String under,
+      double apart,
       String help) {}
 
   private static final ClassValue<Map<String, Control>> CONTROLS =
@@ -35,6 +38,9 @@ public final class Numbers {
         }
       };
 
+  /** Differences of decimal numbers are not exact. */
+  private static final double ROUNDING = 1e-9;
+
   private Numbers() {}
 
   /** All of a record's, in its order. */
@@ -51,7 +57,9 @@ public final class Numbers {
                 k.from(),
                 k.to(),
                 k.step(),
-                k.careful(),
+                k.defaultValue(),
+                k.under(),
+                k.apart(),
                 k.help()));
       }
     }
@@ -67,6 +75,23 @@ public final class Numbers {
                   .strip()
               + ", not "
               + plain(value));
+    }
+  }
+
+  /** Refuses values of which one must stay below the other and does not, naming both. */
+  public static void checkUnder(Class<?> type, String name, double value, double above) {
+    Control k = CONTROLS.get(type).get(name);
+    if (!(above - value >= k.apart() - ROUNDING)) {
+      boolean percent = k.unit().equals("%");
+      throw new IllegalArgumentException(
+          (k.label()
+                      + " stays at least "
+                      + plain(percent ? Math.round(100 * k.apart()) : k.apart())
+                      + " "
+                      + k.unit())
+                  .strip()
+              + " below "
+              + CONTROLS.get(type).get(k.under()).label().toLowerCase(Locale.ROOT));
     }
   }
 

@@ -1,14 +1,14 @@
 package illuminar.core.first;
 
 import illuminar.core.analysis.Analysis;
-import illuminar.core.pass.ClearHaze;
 import illuminar.core.pass.Pass;
 import illuminar.core.pass.Where;
+import illuminar.core.pass.kinds.ClearHaze;
 import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.region.Region;
-import illuminar.core.render.Renderer;
+import illuminar.core.render.PreviewSession;
 import java.util.Arrays;
 import java.util.Locale;
 import java.util.Optional;
@@ -34,7 +34,7 @@ final class AirProposer implements Proposer {
   private static final float HAZED = 0.92f;
 
   @Override
-  public Proposal propose(Recipe recipe, Renderer renderer) {
+  public Proposal propose(Recipe recipe, PreviewSession session) {
     Optional<Region> view = recipe.regions().stream().filter(Seen::windows).findFirst();
     if (view.isEmpty()) {
       return Proposal.none(recipe, "Draw a region on the hazy part first; no windows are found.");
@@ -42,7 +42,7 @@ final class AirProposer implements Proposer {
     if (recipe.passes().stream().anyMatch(p -> p.move() instanceof ClearHaze)) {
       return Proposal.none(recipe, "Haze is cleared already.");
     }
-    Renderer.Told told = told(with(recipe, view.get(), ""), renderer);
+    PreviewSession.PassMap told = told(with(recipe, view.get(), ""), session);
     if (!told.sure()) {
       return Proposal.none(
           recipe, "No level land is seen through the windows by which haze could be told.");
@@ -73,15 +73,15 @@ final class AirProposer implements Proposer {
   }
 
   /** What the haze lets through in the region. */
-  private static Renderer.Told told(Recipe recipe, Renderer renderer) {
-    Analysis analysis = renderer.analysis();
+  private static PreviewSession.PassMap told(Recipe recipe, PreviewSession session) {
+    Analysis analysis = session.analysis();
     Raster raster = Raster.fitted(analysis.fullWidth(), analysis.fullHeight(), LONG_EDGE);
     Pass pass =
         recipe.passes().stream()
             .filter(p -> p.move() instanceof ClearHaze)
             .findFirst()
             .orElseThrow();
-    return renderer.told(recipe, pass.id(), raster);
+    return session.map(recipe, pass.id(), raster);
   }
 
   /** Where the pass works, from the haziest place on. */

@@ -2,9 +2,9 @@ package illuminar.core.first;
 
 import illuminar.core.balance.Solve;
 import illuminar.core.colour.Lab;
-import illuminar.core.pass.Balance;
+import illuminar.core.pass.kinds.Balance;
 import illuminar.core.recipe.Recipe;
-import illuminar.core.render.Renderer;
+import illuminar.core.render.PreviewSession;
 import java.util.List;
 import java.util.Locale;
 
@@ -22,8 +22,8 @@ final class BalanceProposer implements Proposer {
   private static final int PICKS = 150;
 
   @Override
-  public Proposal propose(Recipe recipe, Renderer renderer) {
-    Seen seen = Seen.of(recipe, renderer);
+  public Proposal propose(Recipe recipe, PreviewSession session) {
+    Seen seen = Seen.of(recipe, session);
     List<Lab> picks = seen.nearlyNeutral(PICKS);
     if (picks.size() < PICKS / 4) {
       return Proposal.none(recipe, "Too little of the picture is nearly neutral.");

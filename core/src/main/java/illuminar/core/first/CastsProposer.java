@@ -1,14 +1,14 @@
 package illuminar.core.first;
 
 import illuminar.core.analysis.Analysis;
-import illuminar.core.analysis.Casts;
-import illuminar.core.analysis.LightsApart;
+import illuminar.core.analysis.cast.Casts;
+import illuminar.core.analysis.light.LightsApart;
 import illuminar.core.colour.Lab;
 import illuminar.core.frame.Frame;
 import illuminar.core.frame.Role;
-import illuminar.core.pass.ClearCasts;
+import illuminar.core.pass.kinds.ClearCasts;
 import illuminar.core.recipe.Recipe;
-import illuminar.core.render.Renderer;
+import illuminar.core.render.PreviewSession;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -29,8 +29,8 @@ final class CastsProposer implements Proposer {
   private static final double WARMTH = 0.3;
 
   @Override
-  public Proposal propose(Recipe recipe, Renderer renderer) {
-    Seen seen = Seen.of(recipe, renderer);
+  public Proposal propose(Recipe recipe, PreviewSession session) {
+    Seen seen = Seen.of(recipe, session);
     List<Lab> neutral = seen.nearlyNeutral(4000);
     double lean = neutral.stream().mapToDouble(Lab::chroma).average().orElse(0);
     if (seen.neutralShare() < ENOUGH) {
@@ -41,7 +41,7 @@ final class CastsProposer implements Proposer {
           recipe,
           String.format(Locale.ROOT, "Light surfaces lean by C* %.1f only: no cast.", lean));
     }
-    Told told = Told.best(renderer.analysis());
+    Told told = Told.best(session.analysis());
     if (told.source == Casts.Source.SURFACES && lean > MEANT) {
       return Proposal.none(
           recipe,

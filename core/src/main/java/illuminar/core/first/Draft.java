@@ -1,10 +1,10 @@
 package illuminar.core.first;
 
-import illuminar.core.pass.Catalogue;
 import illuminar.core.pass.Gate;
 import illuminar.core.pass.Move;
 import illuminar.core.pass.Pass;
 import illuminar.core.pass.Where;
+import illuminar.core.pass.kinds.Catalogue;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.region.Part;
 import illuminar.core.region.Region;

@@ -4,7 +4,7 @@ import illuminar.core.frame.Frame;
 import illuminar.core.frame.Frames;
 import illuminar.core.ground.Ground;
 import illuminar.core.recipe.Recipe;
-import illuminar.core.render.Renderer;
+import illuminar.core.render.PreviewSession;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -53,11 +53,11 @@ public final class FirstVersion {
   }
 
   /** A complete first recipe. */
-  public static Recipe of(Renderer renderer) {
-    Recipe recipe = ground(renderer.analysis().frames());
+  public static Recipe of(PreviewSession session) {
+    Recipe recipe = ground(session.analysis().frames());
     for (String stage : STAGES.keySet()) {
       if (!WHEN_ASKED.contains(stage)) {
-        recipe = propose(stage, recipe, renderer).recipe();
+        recipe = propose(stage, recipe, session).recipe();
       }
     }
     return recipe;
@@ -68,7 +68,7 @@ public final class FirstVersion {
    *
    * @throws IllegalArgumentException if nothing is ever proposed for the stage
    */
-  public static Proposal propose(String stage, Recipe recipe, Renderer renderer) {
+  public static Proposal propose(String stage, Recipe recipe, PreviewSession session) {
     List<Proposer> proposers = STAGES.get(stage);
     if (proposers == null) {
       throw new IllegalArgumentException("nothing is proposed for the stage " + stage);
@@ -76,7 +76,7 @@ public final class FirstVersion {
     Recipe done = recipe;
     StringBuilder said = new StringBuilder();
     for (Proposer p : proposers) {
-      Proposal proposal = p.propose(done, renderer);
+      Proposal proposal = p.propose(done, session);
       done = proposal.recipe();
       said.append(said.isEmpty() ? "" : " ").append(proposal.said());
     }

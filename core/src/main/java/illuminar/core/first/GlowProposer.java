@@ -1,16 +1,18 @@
 package illuminar.core.first;
 
 import illuminar.core.analysis.Analysis;
-import illuminar.core.pass.Glow;
+import illuminar.core.analysis.window.Panes;
 import illuminar.core.pass.Where;
-import illuminar.core.picture.Fill;
+import illuminar.core.pass.kinds.Glow;
+import illuminar.core.picture.FloodFill;
 import illuminar.core.picture.Picture;
+import illuminar.core.picture.Point;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.region.Part;
-import illuminar.core.region.Point;
 import illuminar.core.region.Region;
 import illuminar.core.region.Shape;
-import illuminar.core.render.Renderer;
+import illuminar.core.region.part.Ellipse;
+import illuminar.core.render.PreviewSession;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -42,8 +44,8 @@ final class GlowProposer implements Proposer {
   private record Spot(int x0, int y0, int x1, int y1, int pixels) {}
 
   @Override
-  public Proposal propose(Recipe recipe, Renderer renderer) {
-    Analysis analysis = renderer.analysis();
+  public Proposal propose(Recipe recipe, PreviewSession session) {
+    Analysis analysis = session.analysis();
     List<Spot> lamps = lamps(analysis);
     if (lamps.isEmpty()) {
       return Proposal.none(recipe, "No lamp is found: nothing small is burnt in the room's frame.");
@@ -69,14 +71,14 @@ final class GlowProposer implements Proposer {
     double cy = (s.y0 + s.y1 + 1) / 2.0 / longEdge;
     double wide = Math.max(SMALLEST, WIDER * (s.x1 - s.x0 + 1) / 2.0 / longEdge) * by;
     double high = Math.max(SMALLEST, WIDER * (s.y1 - s.y0 + 1) / 2.0 / longEdge) * by;
-    return new Shape.Ellipse(new Point(cx, cy), wide, high, 0, 0.9);
+    return new Ellipse(new Point(cx, cy), wide, high, 0, 0.9);
   }
 
   /** The largest burnt spots of the anchor frame that may be lamps, windows left out. */
   private static List<Spot> lamps(Analysis analysis) {
     Picture p = analysis.draw(analysis.frames().anchor(), analysis.raster());
     boolean[] seen = new boolean[p.r().length];
-    float[] panes = analysis.panes().draw(analysis.raster());
+    float[] panes = Panes.of(analysis).draw(analysis.raster());
     for (int i = 0; i < seen.length; i++) {
       seen[i] = panes[i] > 0;
     }
@@ -84,7 +86,9 @@ final class GlowProposer implements Proposer {
     for (int i = 0; i < seen.length; i++) {
       if (!seen[i] && p.mostAt(i) > BURNT) {
         Spot spot =
-            spot(Fill.of(i, p.width(), p.height(), true, seen, (a, b) -> p.mostAt(b) > BURNT), p);
+            spot(
+                FloodFill.of(i, p.width(), p.height(), true, seen, (a, b) -> p.mostAt(b) > BURNT),
+                p);
         double share = (double) spot.pixels / seen.length;
         int box = (spot.x1 - spot.x0 + 1) * (spot.y1 - spot.y0 + 1);
         if (share > LEAST && share < MOST && spot.pixels > COMPACT * box) {

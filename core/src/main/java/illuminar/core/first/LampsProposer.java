@@ -2,14 +2,15 @@ package illuminar.core.first;
 
 import illuminar.core.analysis.Analysis;
 import illuminar.core.frame.Frame;
-import illuminar.core.pass.RestoreLight;
 import illuminar.core.pass.Where;
+import illuminar.core.pass.kinds.RestoreLight;
 import illuminar.core.picture.Picture;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.region.Part;
 import illuminar.core.region.Region;
-import illuminar.core.region.Shape;
-import illuminar.core.render.Renderer;
+import illuminar.core.region.part.BurntLight;
+import illuminar.core.region.part.WindowFinder;
+import illuminar.core.render.PreviewSession;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -31,8 +32,8 @@ final class LampsProposer implements Proposer {
   private static final double APART = 0;
 
   @Override
-  public Proposal propose(Recipe recipe, Renderer renderer) {
-    Analysis analysis = renderer.analysis();
+  public Proposal propose(Recipe recipe, PreviewSession session) {
+    Analysis analysis = session.analysis();
     Frame anchor = analysis.frames().anchorFrame();
     Frame darkest =
         analysis.frames().ambient().stream().min(Comparator.comparingDouble(Frame::stops)).get();
@@ -41,12 +42,12 @@ final class LampsProposer implements Proposer {
     }
     Draft draft = new Draft(recipe);
     List<Part> parts = new ArrayList<>();
-    parts.add(Draft.add("burnt", new Shape.BurntLight(anchor.id(), 0.4, BLOOM)));
+    parts.add(Draft.add("burnt", new BurntLight(anchor.id(), 0.4, BLOOM)));
     if (recipe.regions().stream().anyMatch(Seen::windows)) {
-      parts.add(Draft.takeAway("panes", new Shape.WindowFinder(APART)));
+      parts.add(Draft.takeAway("panes", new WindowFinder(APART)));
     }
     Region region = draft.region("burnt-light", "Burnt light", parts.toArray(Part[]::new));
-    double share = burnt(draft.done(), region, renderer, anchor);
+    double share = burnt(draft.done(), region, session, anchor);
     if (share < LEAST) {
       return Proposal.none(recipe, "Hardly anything is burnt beside the windows.");
     }
@@ -63,9 +64,9 @@ final class LampsProposer implements Proposer {
   }
 
   /** Share of the picture that is burnt within the region. */
-  private static double burnt(Recipe recipe, Region region, Renderer renderer, Frame anchor) {
-    Analysis analysis = renderer.analysis();
-    float[] in = renderer.region(recipe, region.id(), analysis.raster()).copy();
+  private static double burnt(Recipe recipe, Region region, PreviewSession session, Frame anchor) {
+    Analysis analysis = session.analysis();
+    float[] in = session.coverage(recipe, region.id(), analysis.raster()).copy();
     Picture p = analysis.draw(anchor.id(), analysis.raster());
     double sum = 0;
     for (int i = 0; i < in.length; i++) {

@@ -1,15 +1,15 @@
 package illuminar.core.first;
 
-import illuminar.core.pass.Tone;
+import illuminar.core.pass.kinds.Tone;
 import illuminar.core.recipe.Recipe;
-import illuminar.core.render.Renderer;
+import illuminar.core.render.PreviewSession;
 
 /** A low-contrast starting rendition under all other tones (common practice, no source). */
 final class LowContrastProposer implements Proposer {
   private static final Tone SQUEEZED = new Tone(0, -45, -25, 20);
 
   @Override
-  public Proposal propose(Recipe recipe, Renderer renderer) {
+  public Proposal propose(Recipe recipe, PreviewSession session) {
     if (recipe.passes().stream().anyMatch(p -> p.move().equals(SQUEEZED))) {
       return Proposal.none(recipe, "The picture starts with low contrast already.");
     }

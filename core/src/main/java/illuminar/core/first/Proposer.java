@@ -1,11 +1,11 @@
 package illuminar.core.first;
 
 import illuminar.core.recipe.Recipe;
-import illuminar.core.render.Renderer;
+import illuminar.core.render.PreviewSession;
 
 /** Looks at the picture so far and proposes passes for one stage. Each pass says why. */
 interface Proposer {
 
   /** The recipe with what is proposed added to it; the recipe itself where there is nothing. */
-  Proposal propose(Recipe recipe, Renderer renderer);
+  Proposal propose(Recipe recipe, PreviewSession session);
 }

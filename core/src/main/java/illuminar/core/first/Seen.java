@@ -8,8 +8,8 @@ import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.region.Region;
-import illuminar.core.region.Shape;
-import illuminar.core.render.Renderer;
+import illuminar.core.region.part.WindowFinder;
+import illuminar.core.render.PreviewSession;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
@@ -32,14 +32,14 @@ final class Seen {
     this.outside = outside;
   }
 
-  static Seen of(Recipe recipe, Renderer renderer) {
-    Analysis analysis = renderer.analysis();
+  static Seen of(Recipe recipe, PreviewSession session) {
+    Analysis analysis = session.analysis();
     Raster raster = Raster.fitted(analysis.fullWidth(), analysis.fullHeight(), LONG_EDGE);
-    Picture picture = renderer.picture(recipe, raster);
+    Picture picture = session.picture(recipe, raster);
     float[] outside = new float[raster.pixels()];
     for (Region region : recipe.regions()) {
       if (windows(region)) {
-        float[] share = renderer.region(recipe, region.id(), raster).copy();
+        float[] share = session.coverage(recipe, region.id(), raster).copy();
         for (int i = 0; i < outside.length; i++) {
           outside[i] = Math.max(outside[i], share[i]);
         }
@@ -50,7 +50,7 @@ final class Seen {
 
   /** Whether a region is that of the windows. */
   static boolean windows(Region region) {
-    return !region.parts().isEmpty() && region.parts().get(0).shape() instanceof Shape.WindowFinder;
+    return !region.parts().isEmpty() && region.parts().get(0).shape() instanceof WindowFinder;
   }
 
   /** Outside the windows; everywhere where there are none. */

@@ -1,8 +1,8 @@
 package illuminar.core.first;
 
-import illuminar.core.pass.Tone;
+import illuminar.core.pass.kinds.Tone;
 import illuminar.core.recipe.Recipe;
-import illuminar.core.render.Renderer;
+import illuminar.core.render.PreviewSession;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -32,8 +32,8 @@ final class ToneProposer implements Proposer {
   private static final double DRAWN_BACK = 0.6;
 
   @Override
-  public Proposal propose(Recipe recipe, Renderer renderer) {
-    float[] tones = Seen.of(recipe, renderer).tones();
+  public Proposal propose(Recipe recipe, PreviewSession session) {
+    float[] tones = Seen.of(recipe, session).tones();
     if (tones.length == 0) {
       return Proposal.none(recipe, "There is nothing beside the windows.");
     }

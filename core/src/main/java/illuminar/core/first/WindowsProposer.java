@@ -1,13 +1,14 @@
 package illuminar.core.first;
 
 import illuminar.core.analysis.Analysis;
-import illuminar.core.analysis.Panes;
-import illuminar.core.pass.BringFrame;
+import illuminar.core.analysis.window.Panes;
+import illuminar.core.analysis.window.Reflections;
 import illuminar.core.pass.Where;
+import illuminar.core.pass.kinds.BringFrame;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.region.Region;
-import illuminar.core.region.Shape;
-import illuminar.core.render.Renderer;
+import illuminar.core.region.part.WindowFinder;
+import illuminar.core.render.PreviewSession;
 import java.util.Locale;
 
 /** The view, brought in where panes are burnt in the room's frame and clear in another. */
@@ -26,11 +27,11 @@ final class WindowsProposer implements Proposer {
   private static final double LEAST = 0.001;
 
   @Override
-  public Proposal propose(Recipe recipe, Renderer renderer) {
-    if (renderer.analysis().frames().ambient().size() < 2) {
+  public Proposal propose(Recipe recipe, PreviewSession session) {
+    if (session.analysis().frames().ambient().size() < 2) {
       return Proposal.none(recipe, "Windows need a second ambient or window frame.");
     }
-    Panes panes = renderer.analysis().panes();
+    Panes panes = Panes.of(session.analysis());
     if (panes.count() == 0 || panes.share() < LEAST) {
       return Proposal.none(
           recipe, "No pane is burnt in the room's frame and clear in a darker one.");
@@ -41,13 +42,12 @@ final class WindowsProposer implements Proposer {
             "%d panes, %.1f %% of the picture, are burnt in the room's frame and clear in this one.",
             panes.count(),
             100 * panes.share());
-    boolean mirrored = mirrored(renderer.analysis(), panes.windowFrame());
+    boolean mirrored = mirrored(session.analysis(), panes.windowFrame());
     if (mirrored) {
       why += " What they mirror of the room is taken out.";
     }
     Draft draft = new Draft(recipe);
-    Region region =
-        draft.region(REGION, "Window panes", Draft.add("panes", new Shape.WindowFinder(0)));
+    Region region = draft.region(REGION, "Window panes", Draft.add("panes", new WindowFinder(0)));
     draft.pass(
         "windows",
         new BringFrame(panes.windowFrame(), OVER, EDGE, 0, 0, 1, mirrored ? 1 : 0),
@@ -59,6 +59,6 @@ final class WindowsProposer implements Proposer {
 
   /** Whether the panes mirror enough of the room to be seen, and a pair of frames tells it. */
   private static boolean mirrored(Analysis analysis, String frame) {
-    return analysis.reflections(frame, analysis.panes().draw(analysis.small())).part() > SEEN;
+    return Reflections.of(analysis, frame, Panes.of(analysis).draw(analysis.small())).part() > SEEN;
   }
 }

@@ -1,9 +1,9 @@
 package illuminar.core.ground;
 
 import illuminar.core.analysis.Analysis;
-import illuminar.core.analysis.Movement;
-import illuminar.core.colour.Space;
+import illuminar.core.analysis.movement.Movement;
 import illuminar.core.colour.Srgb;
+import illuminar.core.colour.WorkingSpace;
 import illuminar.core.frame.FrameRows;
 import illuminar.core.picture.AreaResize;
 import illuminar.core.picture.Bands;
@@ -48,7 +48,7 @@ public final class EvenBlendWork implements GroundWork {
     things =
         blend.oneWhereMoving() && blend.frames().size() > 1
             ? MovingThings.takeOneFrame(
-                analysis.movement().disagreeing(Movement.CAREFUL), blend, weights)
+                Movement.of(analysis).disagreeing(Movement.CAREFUL), blend, weights)
             : List.of();
     leaveOutSmall(weights);
     blended = Fusion.blend(codes, weights);
@@ -182,7 +182,7 @@ public final class EvenBlendWork implements GroundWork {
         }
       }
     }
-    toWork(out);
+    WorkingSpace.fromSrgb(out.planes());
     return out;
   }
 
@@ -227,31 +227,6 @@ public final class EvenBlendWork implements GroundWork {
     for (int i = 0; i < sum.length; i++) {
       float a = 0.5f + 0.5f * (Math.abs(sum[i]) - Math.abs(sum[i] - 1));
       sum[i] = a + calm * (code[i] - a);
-    }
-  }
-
-  /** sRGB primaries to BT.2020, in place. */
-  public static void toWork(Picture p) {
-    int n = p.width();
-    float[][] row = new float[3][n];
-    for (int at = 0; at < p.r().length; at += n) {
-      for (int c = 0; c < 3; c++) {
-        System.arraycopy(p.channel(c), at, row[c], 0, n);
-      }
-      for (int c = 0; c < 3; c++) {
-        mix(row, TO_WORK[3 * c], TO_WORK[3 * c + 1], TO_WORK[3 * c + 2], p.channel(c), at);
-      }
-    }
-  }
-
-  private static final float[] TO_WORK = Space.SRGB_TO_WORK.floats();
-
-  private static void mix(float[][] in, float r, float g, float b, float[] out, int at) {
-    float[] red = in[0];
-    float[] green = in[1];
-    float[] blue = in[2];
-    for (int i = 0; i < red.length; i++) {
-      out[at + i] = r * red[i] + g * green[i] + b * blue[i];
     }
   }
 }

@@ -2,7 +2,7 @@ package illuminar.core.ground;
 
 import illuminar.core.control.Control;
 import illuminar.core.control.Numbers;
-import illuminar.core.region.Point;
+import illuminar.core.picture.Point;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
@@ -49,7 +49,7 @@ public sealed interface Ground {
               from = 0,
               to = 3,
               step = 0.05,
-              careful = 1,
+              defaultValue = 1,
               help = "How much local contrast decides")
           double contrast,
       @Control(
@@ -58,7 +58,7 @@ public sealed interface Ground {
               from = 0,
               to = 3,
               step = 0.05,
-              careful = 1,
+              defaultValue = 1,
               help = "How much saturation decides")
           double saturation,
       @Control(
@@ -67,7 +67,7 @@ public sealed interface Ground {
               from = 0,
               to = 3,
               step = 0.05,
-              careful = 1,
+              defaultValue = 1,
               help = "How much lying near the middle of the tones decides")
           double exposedness,
       boolean oneWhereMoving,
@@ -78,7 +78,7 @@ public sealed interface Ground {
               from = 0,
               to = 1,
               step = 0.01,
-              careful = 0,
+              defaultValue = 0,
               help = "Mixes the blend back towards one real frame")
           double calm,
       String towards)
@@ -120,7 +120,7 @@ public sealed interface Ground {
    */
   record RadianceMerge(
       List<String> frames,
-      @Control(label = "Exposure", unit = "st", from = -4, to = 4, step = 0.05, careful = 0)
+      @Control(label = "Exposure", unit = "st", from = -4, to = 4, step = 0.05, defaultValue = 0)
           double exposure,
       @Control(
               label = "Compression",
@@ -128,7 +128,7 @@ public sealed interface Ground {
               from = 0,
               to = 1,
               step = 0.01,
-              careful = 0.55,
+              defaultValue = 0.55,
               help = "How far bright and dark parts are brought together; texture stays")
           double compression,
       @Control(
@@ -137,7 +137,7 @@ public sealed interface Ground {
               from = 0,
               to = 1,
               step = 0.01,
-              careful = 0,
+              defaultValue = 0,
               help = "Mixes the merge back towards one real frame")
           double calm,
       String towards)

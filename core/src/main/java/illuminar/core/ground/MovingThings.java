@@ -1,8 +1,8 @@
 package illuminar.core.ground;
 
-import illuminar.core.picture.Fill;
+import illuminar.core.picture.FloodFill;
 import illuminar.core.picture.Plane;
-import illuminar.core.region.Point;
+import illuminar.core.picture.Point;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -38,7 +38,7 @@ public final class MovingThings {
     List<Thing> things = new ArrayList<>();
     for (int start = 0; start < seen.length; start++) {
       if (!seen[start] && moving.data()[start] > 0) {
-        int[] pixels = Fill.of(start, w, h, true, seen, (from, to) -> moving.data()[to] > 0);
+        int[] pixels = FloodFill.of(start, w, h, true, seen, (from, to) -> moving.data()[to] > 0);
         int frame = chosen(pixels, blend, w, longEdge);
         if (frame < 0) {
           frame = best(pixels, weights);

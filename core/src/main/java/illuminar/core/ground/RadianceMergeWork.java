@@ -3,6 +3,7 @@ package illuminar.core.ground;
 import illuminar.core.analysis.Analysis;
 import illuminar.core.colour.Srgb;
 import illuminar.core.colour.Stops;
+import illuminar.core.colour.WorkingSpace;
 import illuminar.core.filter.Guided;
 import illuminar.core.frame.FrameRows;
 import illuminar.core.frame.Response;
@@ -159,7 +160,7 @@ public final class RadianceMergeWork implements GroundWork {
         }
       }
     }
-    EvenBlendWork.toWork(out);
+    WorkingSpace.fromSrgb(out.planes());
     return out;
   }
 }

@@ -1,16 +1,19 @@
 package illuminar.core.recipe;
 
 import illuminar.core.ground.Ground;
-import illuminar.core.pass.Catalogue;
 import illuminar.core.pass.Group;
 import illuminar.core.pass.Pass;
+import illuminar.core.pass.PassKind;
+import illuminar.core.pass.kinds.Catalogue;
 import illuminar.core.region.Region;
 import illuminar.core.region.Territory;
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /** Everything that was decided about a view's picture: plain data, nothing computed. */
 public record Recipe(Ground ground, List<Region> regions, List<Pass> passes, List<Group> groups) {
@@ -89,6 +92,24 @@ public record Recipe(Ground ground, List<Region> regions, List<Pass> passes, Lis
   /** A region with all that it depends on. */
   public Optional<Territory> territory(String id) {
     return region(id).map(r -> Territory.of(r, regions, ground));
+  }
+
+  /**
+   * Ids of all frames that the picture is made from: those of the ground, of passes that can change
+   * anything, and those in which the regions of such passes are found.
+   */
+  public Set<String> frames() {
+    Set<String> all = new LinkedHashSet<>(ground.sources());
+    for (Pass pass : passes) {
+      if (active(pass)) {
+        all.addAll(PassKind.of(pass.move()).framesOf(pass.move()));
+        Stream.concat(Stream.of(pass.where()), group(pass).stream().map(Group::where))
+            .filter(where -> !where.everywhere())
+            .flatMap(where -> territory(where.region()).stream())
+            .forEach(t -> all.addAll(t.frames()));
+      }
+    }
+    return all;
   }
 
   /** The same recipe with a pass more, after those that come before it in the order of work. */

@@ -1,11 +1,10 @@
 package illuminar.core.recipe;
 
 import illuminar.core.control.Numbers;
-import illuminar.core.pass.Catalogue;
 import illuminar.core.pass.Gate;
 import illuminar.core.pass.Pass;
+import illuminar.core.pass.PassKind;
 import illuminar.core.region.Region;
-import java.lang.reflect.RecordComponent;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -19,7 +18,7 @@ public final class Sentence {
 
   /** A pass as a sentence; {@code frameName} gives a frame's name for its id. */
   public static String of(Pass pass, Recipe recipe, Function<String, String> frameName) {
-    Catalogue.Kind kind = Catalogue.of(pass.move());
+    PassKind kind = PassKind.of(pass.move());
     String text = kind.sentence();
     for (Numbers.Number number : kind.controls()) {
       text =
@@ -30,7 +29,7 @@ public final class Sentence {
       String id = (String) component(pass, frame);
       text = text.replace("{" + frame + "}", id.isEmpty() ? "nothing" : frameName.apply(id));
     }
-    for (Catalogue.Choice choice : kind.choices()) {
+    for (PassKind.Choice choice : kind.choices()) {
       text =
           text.replace(
               "{" + choice.name() + "}",
@@ -41,30 +40,12 @@ public final class Sentence {
         .replace("{strength}", Math.round(pass.strength() * 100) + " %");
   }
 
-  /** The value of one of the pass's controls. */
-  public static double value(Pass pass, String control) {
-    return ((Number) component(pass, control)).doubleValue();
+  private static double value(Pass pass, String control) {
+    return PassKind.of(pass.move()).number(pass.move(), control);
   }
 
-  /** The ids of the frames that a pass takes light from. */
-  public static List<String> frames(Pass pass) {
-    return Catalogue.of(pass.move()).frames().stream()
-        .map(name -> (String) component(pass, name))
-        .filter(id -> !id.isEmpty())
-        .toList();
-  }
-
-  private static Object component(Pass pass, String control) {
-    for (RecordComponent c : pass.move().getClass().getRecordComponents()) {
-      if (c.getName().equals(control)) {
-        try {
-          return c.getAccessor().invoke(pass.move());
-        } catch (ReflectiveOperationException e) {
-          throw new IllegalStateException(e);
-        }
-      }
-    }
-    throw new IllegalArgumentException("no control " + control);
+  private static Object component(Pass pass, String name) {
+    return PassKind.of(pass.move()).component(pass.move(), name);
   }
 
   private static String where(Pass pass, Recipe recipe) {
@@ -117,14 +98,14 @@ public final class Sentence {
       Optional<Pass> old =
           before.passes().stream().filter(p -> p.id().equals(pass.id())).findFirst();
       if (old.isEmpty()) {
-        said.add(Catalogue.of(pass.move()).name().toLowerCase(Locale.ROOT) + " added");
+        said.add(PassKind.of(pass.move()).name().toLowerCase(Locale.ROOT) + " added");
       } else if (!old.get().equals(pass)) {
         said.add(change(old.get(), pass));
       }
     }
     for (Pass pass : before.passes()) {
       if (after.passes().stream().noneMatch(p -> p.id().equals(pass.id()))) {
-        said.add(Catalogue.of(pass.move()).name().toLowerCase(Locale.ROOT) + " removed");
+        said.add(PassKind.of(pass.move()).name().toLowerCase(Locale.ROOT) + " removed");
       }
     }
     if (said.isEmpty()) {
@@ -136,7 +117,7 @@ public final class Sentence {
   }
 
   private static String change(Pass before, Pass after) {
-    Catalogue.Kind kind = Catalogue.of(after.move());
+    PassKind kind = PassKind.of(after.move());
     String name = kind.name().toLowerCase(Locale.ROOT);
     if (before.on() != after.on()) {
       return name + (after.on() ? " switched on" : " switched off");

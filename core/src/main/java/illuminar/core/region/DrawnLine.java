@@ -1,5 +1,6 @@
 package illuminar.core.region;
 
+import illuminar.core.picture.Point;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -50,7 +51,7 @@ public record DrawnLine(List<Point> points, List<Double> pressure) {
    *
    * @throws IllegalArgumentException naming the place that cannot be read
    */
-  static void check(String text) {
+  public static void check(String text) {
     int digits = 0;
     int numbers = 1;
     int places = 0;

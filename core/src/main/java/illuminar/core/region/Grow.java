@@ -4,7 +4,7 @@ import illuminar.core.picture.Raster;
 import java.util.Arrays;
 
 /** Widens or narrows a mask by a disc (grey dilation and erosion; Serra 1982). */
-final class Grow {
+public final class Grow {
   private Grow() {}
 
   /**
@@ -12,7 +12,7 @@ final class Grow {
    *
    * @param wide where the values lie; the raster grown by the radius
    */
-  static float[] by(float[] values, Raster wide, Raster raster, int radius, boolean wider) {
+  public static float[] by(float[] values, Raster wide, Raster raster, int radius, boolean wider) {
     int w = wide.width();
     int h = wide.height();
     float[] best = new float[w * h];

@@ -26,7 +26,7 @@ public record Region(
     boolean invert) {
 
   /** Softest edge of a region that looks at the picture below, pixels at full size. */
-  static final double LIVE_FEATHER = 200;
+  public static final double LIVE_FEATHER = 200;
 
   public Region {
     parts = List.copyOf(parts);
@@ -57,7 +57,7 @@ public record Region(
     return new Region(id, name, other, grow, edge, feather, density, invert);
   }
 
-  static void check(String what, double value, double from, double to, String unit) {
+  public static void check(String what, double value, double from, double to, String unit) {
     if (!(value >= from && value <= to)) {
       throw new IllegalArgumentException(
           (what + " is " + plain(from) + " to " + plain(to) + " " + unit).strip()

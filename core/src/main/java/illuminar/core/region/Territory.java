@@ -2,8 +2,11 @@ package illuminar.core.region;
 
 import illuminar.core.ground.Ground;
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * A region with all that its drawing depends on, so that what was drawn can be kept under it.
@@ -40,11 +43,7 @@ public record Territory(Region region, List<Region> others, Optional<Ground> gro
       used.add(region);
     }
     for (Part part : region.parts()) {
-      String id =
-          part.shape() instanceof Shape.OtherRegion other
-              ? other.region()
-              : part.shape() instanceof Shape.Brush brush ? brush.limit() : "";
-      if (!id.isEmpty()) {
+      for (String id : part.shape().regions()) {
         Region next =
             all.stream()
                 .filter(r -> r.id().equals(id))
@@ -63,7 +62,7 @@ public record Territory(Region region, List<Region> others, Optional<Ground> gro
   }
 
   /** Another of the regions, with what it depends on. */
-  Territory other(String id) {
+  public Territory other(String id) {
     List<Region> all = new ArrayList<>(others);
     all.add(region);
     return others.stream()
@@ -71,6 +70,19 @@ public record Territory(Region region, List<Region> others, Optional<Ground> gro
         .findFirst()
         .map(r -> new Territory(r, all, ground))
         .orElseThrow();
+  }
+
+  /** Ids of the frames that its parts are found in, switched-off parts left out. */
+  public Set<String> frames() {
+    Set<String> all = new LinkedHashSet<>();
+    for (Region r : Stream.concat(Stream.of(region), others.stream()).toList()) {
+      for (Part part : r.parts()) {
+        if (!part.off()) {
+          all.addAll(part.shape().frames());
+        }
+      }
+    }
+    return all;
   }
 
   /** Whether it looks at the picture as it stands below a pass. */

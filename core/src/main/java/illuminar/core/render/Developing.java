@@ -1,8 +1,11 @@
 package illuminar.core.render;
 
 import illuminar.core.colour.Stops;
+import illuminar.core.pass.PassInput;
+import illuminar.core.pass.Tones;
 import illuminar.core.picture.Bands;
 import illuminar.core.picture.Picture;
+import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
 
 /**
@@ -13,7 +16,7 @@ import illuminar.core.picture.Raster;
  * @param light linear BT.2020, without the gain
  * @param tones tone and gain of each pixel; {@link Tones#NONE} where nothing is pending
  */
-record Developing(Picture light, Tones tones) {
+record Developing(Picture light, Tones tones) implements PassInput.Below {
   private static final int BAND = 64;
 
   /** No picture at all. */
@@ -52,9 +55,14 @@ record Developing(Picture light, Tones tones) {
     return t;
   }
 
-  /** Tone of every pixel in stops below white; not to be modified. */
-  float[] stops() {
-    return pending() ? tones.stops() : measured().stops();
+  @Override
+  public Picture picture() {
+    return settled();
+  }
+
+  @Override
+  public Plane stops() {
+    return new Plane(width(), height(), pending() ? tones.stops() : measured().stops());
   }
 
   /** The finished light; not to be modified. */

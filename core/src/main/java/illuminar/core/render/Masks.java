@@ -5,9 +5,9 @@ import illuminar.core.ground.Ground;
 import illuminar.core.picture.Bands;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
+import illuminar.core.region.Coverage;
 import illuminar.core.region.RegionWork;
-import illuminar.core.region.Share;
-import illuminar.core.region.Sight;
+import illuminar.core.region.Sources;
 import illuminar.core.region.Territory;
 import java.util.List;
 import java.util.function.Function;
@@ -45,43 +45,43 @@ final class Masks {
    *
    * @param below the picture below the pass at the same raster, for regions that look at it
    */
-  Share share(List<Area> areas, Raster raster, Developing below) {
-    return all(areas, raster, a -> share(a.region(), a.outside(), raster, below));
+  Coverage coverage(List<Area> areas, Raster raster, Developing below) {
+    return all(areas, raster, a -> coverage(a.region(), a.outside(), raster, below));
   }
 
-  private static Share all(List<Area> areas, Raster raster, Function<Area, Share> each) {
+  private static Coverage all(List<Area> areas, Raster raster, Function<Area, Coverage> each) {
     return areas.stream()
         .map(each)
-        .reduce(Share::and)
-        .orElseGet(() -> Share.everywhere(raster.width(), raster.height()));
+        .reduce(Coverage::and)
+        .orElseGet(() -> Coverage.everywhere(raster.width(), raster.height()));
   }
 
-  private Share share(Territory t, boolean outside, Raster raster, Developing below) {
+  private Coverage coverage(Territory t, boolean outside, Raster raster, Developing below) {
     return t.live()
         ? drawn(t, outside, raster, new View(frames::within, raster, below))
         : cache.get(
             new Key(t, outside, raster),
-            Share.class,
+            Coverage.class,
             raster.pixels() * 4L,
             () ->
                 outside
-                    ? share(t, false, raster, below).outside()
+                    ? coverage(t, false, raster, below).outside()
                     : drawn(t, false, raster, new View(frames::within, raster, below)));
   }
 
-  private Share drawn(Territory region, boolean outside, Raster raster, Sight sight) {
+  private Coverage drawn(Territory region, boolean outside, Raster raster, Sources sources) {
     float[] out = new float[raster.pixels()];
     // drawn and kept whole before the bands ask for parts of it side by side
-    region.ground().ifPresent(g -> sight.ground(g, raster));
+    region.ground().ifPresent(g -> sources.ground(g, raster));
     Bands.of(
         raster.height(),
         region.live() ? raster.height() : BAND,
         (from, to) -> {
           Raster part = raster.part(0, from, raster.width(), to - from);
-          float[] m = RegionWork.draw(region, part, sight);
+          float[] m = RegionWork.draw(region, part, sources);
           System.arraycopy(m, 0, out, from * raster.width(), m.length);
         });
-    Share share = Share.of(out, raster.width(), raster.height());
+    Coverage share = Coverage.of(out, raster.width(), raster.height());
     return outside ? share.outside() : share;
   }
 
@@ -90,13 +90,13 @@ final class Masks {
    *
    * @param ground draws the recipe's ground for this tile
    */
-  Share once(
+  Coverage once(
       Step step,
       Raster tile,
-      Sight.Frames frames,
+      Sources.Frames frames,
       Function<Raster, Picture> ground,
       Developing below) {
-    Sight sight =
+    Sources sources =
         new View((part, whole) -> frames.apply(part), tile, below) {
           @Override
           public Picture ground(Ground same, Raster raster) {
@@ -109,8 +109,8 @@ final class Masks {
         step.areas(),
         tile,
         a -> {
-          float[] m = RegionWork.draw(a.region(), tile, sight);
-          Share share = Share.of(m, tile.width(), tile.height());
+          float[] m = RegionWork.draw(a.region(), tile, sources);
+          Coverage share = Coverage.of(m, tile.width(), tile.height());
           return a.outside() ? share.outside() : share;
         });
   }
@@ -121,7 +121,7 @@ final class Masks {
   }
 
   /** What can be seen at one raster and its parts. */
-  private class View implements Sight {
+  private class View implements Sources {
     private final FramesWithin within;
     private final Raster whole;
     private final Developing below;

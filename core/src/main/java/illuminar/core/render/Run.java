@@ -1,10 +1,12 @@
 package illuminar.core.render;
 
+import illuminar.core.pass.PreparedPass;
+import illuminar.core.pass.Tile;
 import illuminar.core.picture.Bands;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
-import illuminar.core.region.Share;
-import illuminar.core.region.Sight;
+import illuminar.core.region.Coverage;
+import illuminar.core.region.Sources;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -16,12 +18,12 @@ import java.util.List;
  * @param shares a step's share at the raster of the piece
  * @param frames draws frames at any raster
  */
-record Run(int band, Shares shares, Sight.Frames frames) {
+record Run(int band, Shares shares, Sources.Frames frames) {
   private static final int LEAST_BAND = 12;
 
   /** A step's share where a picture stands below it. */
   interface Shares {
-    Share of(Step step, Developing below);
+    Coverage of(Step step, Developing below);
   }
 
   /** {@code base} is not modified. */
@@ -36,7 +38,7 @@ record Run(int band, Shares shares, Sight.Frames frames) {
         end++;
       }
       List<Step> alike = steps.subList(k, end);
-      List<Share> where = new ArrayList<>();
+      List<Coverage> where = new ArrayList<>();
       for (Step s : alike) {
         where.add(shares.of(s, now));
       }
@@ -51,7 +53,7 @@ record Run(int band, Shares shares, Sight.Frames frames) {
 
   /** {@code metered} is modified. */
   private Developing onTones(
-      List<Step> steps, List<Share> shares, Developing metered, Raster raster) {
+      List<Step> steps, List<Coverage> shares, Developing metered, Raster raster) {
     int w = raster.width();
     Bands.of(
         raster.height(),
@@ -59,15 +61,15 @@ record Run(int band, Shares shares, Sight.Frames frames) {
         (y0, y1) -> {
           Raster rows = raster.part(0, y0, w, y1 - y0);
           for (int k = 0; k < steps.size(); k++) {
-            Share share = shares.get(k).part(0, y0, w, y1 - y0);
+            Coverage share = shares.get(k).part(0, y0, w, y1 - y0);
             Tile tile = steps.get(k).tile(rows, share, frames.apply(rows));
-            ((Ready.OnTones) steps.get(k).ready()).apply(tile, metered.tones(), y0 * w);
+            ((PreparedPass.OnTones) steps.get(k).prepared()).apply(tile, metered.tones(), y0 * w);
           }
         });
     return metered;
   }
 
-  private Picture onLight(List<Step> steps, List<Share> shares, Picture base, Raster raster) {
+  private Picture onLight(List<Step> steps, List<Coverage> shares, Picture base, Raster raster) {
     Piece piece = piece(steps, shares, base, raster, 1);
     if (piece.nothing()) {
       return base;
@@ -95,7 +97,7 @@ record Run(int band, Shares shares, Sight.Frames frames) {
   }
 
   private Piece piece(
-      List<Step> steps, List<Share> shares, Picture base, Raster raster, int align) {
+      List<Step> steps, List<Coverage> shares, Picture base, Raster raster, int align) {
     int margin = steps.stream().mapToInt(s -> s.margin(raster.scale())).sum();
     int[] box = aligned(reached(shares, margin, raster), align, raster);
     Piece piece =
@@ -115,9 +117,9 @@ record Run(int band, Shares shares, Sight.Frames frames) {
           Raster tile = raster.part(left, top, width, end - top);
           Picture p = base.cut(raster, tile);
           for (int k = 0; k < steps.size(); k++) {
-            Share share = shares.get(k).part(left, top, width, end - top);
+            Coverage share = shares.get(k).part(left, top, width, end - top);
             Tile work = steps.get(k).tile(tile, share, frames.apply(tile));
-            ((Ready.OnLight) steps.get(k).ready()).apply(work, p);
+            ((PreparedPass.OnLight) steps.get(k).prepared()).apply(work, p);
           }
           p.into(
               piece.light,
@@ -141,9 +143,9 @@ record Run(int band, Shares shares, Sight.Frames frames) {
   }
 
   /** Left, top, right and bottom of all that the steps may change. */
-  private static int[] reached(List<Share> shares, int margin, Raster raster) {
+  private static int[] reached(List<Coverage> shares, int margin, Raster raster) {
     int[] all = {raster.width(), raster.height(), 0, 0};
-    for (Share s : shares) {
+    for (Coverage s : shares) {
       int[] box = s.box();
       if (box[0] < box[2]) {
         all[0] = Math.min(all[0], Math.max(0, box[0] - margin));

@@ -1,9 +1,11 @@
 package illuminar.core.render;
 
 import illuminar.core.pass.Pass;
+import illuminar.core.pass.PreparedPass;
+import illuminar.core.pass.Tile;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
-import illuminar.core.region.Share;
+import illuminar.core.region.Coverage;
 import illuminar.core.region.Territory;
 import java.util.List;
 import java.util.function.Function;
@@ -13,24 +15,33 @@ final class Step {
   private final Pass pass;
   private final List<Area> areas;
   private final float strength;
-  private final Ready ready;
+  private final PreparedPass prepared;
 
   /**
    * @param strength of the pass and its group
    */
-  Step(Pass pass, List<Area> areas, double strength, Ready ready) {
+  Step(Pass pass, List<Area> areas, double strength, PreparedPass prepared) {
     this.pass = pass;
     this.areas = areas;
     this.strength = (float) strength;
-    this.ready = ready;
-  }
-
-  boolean serves(Pass otherPass, List<Area> otherAreas, double otherStrength) {
-    return pass.equals(otherPass) && areas.equals(otherAreas) && strength == (float) otherStrength;
+    this.prepared = prepared;
   }
 
   boolean of(String id) {
     return pass.id().equals(id);
+  }
+
+  /** Whether it changes with a pass, a group or a region of this id. */
+  boolean dependsOn(String id) {
+    return !id.isEmpty()
+        && (of(id)
+            || pass.group().equals(id)
+            || areas.stream()
+                .map(Area::region)
+                .anyMatch(
+                    t ->
+                        t.region().id().equals(id)
+                            || t.others().stream().anyMatch(r -> r.id().equals(id))));
   }
 
   /** The regions that limit it; none where it works everywhere. */
@@ -38,16 +49,16 @@ final class Step {
     return areas;
   }
 
-  Ready ready() {
-    return ready;
+  PreparedPass prepared() {
+    return prepared;
   }
 
   boolean onTones() {
-    return ready instanceof Ready.OnTones;
+    return prepared instanceof PreparedPass.OnTones;
   }
 
   int margin(double scale) {
-    int own = ready instanceof Ready.OnLight light ? light.margin(scale) : 0;
+    int own = prepared instanceof PreparedPass.OnLight light ? light.margin(scale) : 0;
     return own
         + areas.stream()
             .map(Area::region)
@@ -63,11 +74,11 @@ final class Step {
   }
 
   boolean fine() {
-    return ready instanceof Ready.OnLight light && light.fine();
+    return prepared instanceof PreparedPass.OnLight light && light.fine();
   }
 
   /** This step's task on a piece of the picture. */
-  Tile tile(Raster raster, Share share, Function<String, Picture> frames) {
+  Tile tile(Raster raster, Coverage share, Function<String, Picture> frames) {
     return new Tile(raster, share, pass.gate(), strength, frames);
   }
 }

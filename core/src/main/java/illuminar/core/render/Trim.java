@@ -5,10 +5,10 @@ import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.region.Part;
 import illuminar.core.region.Region;
-import illuminar.core.region.Shape;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
+import java.util.stream.IntStream;
 
 /**
  * Takes out of a region what makes no difference where it is used: parts and strokes that lie under
@@ -24,18 +24,18 @@ public final class Trim {
   /** Pictures that are drawn at most; what has not been looked at by then stays. */
   private static final int MOST_LOOKS = 300;
 
-  private final Renderer renderer;
+  private final PreviewSession session;
   private final Recipe recipe;
   private final Raster raster;
   private final boolean used;
   private final float[][] before;
   private int looks;
 
-  private Trim(Renderer renderer, Recipe recipe, String id) {
-    this.renderer = renderer;
+  private Trim(PreviewSession session, Recipe recipe, String id) {
+    this.session = session;
     this.recipe = recipe;
     raster =
-        Raster.fitted(renderer.analysis().fullWidth(), renderer.analysis().fullHeight(), LONG_EDGE);
+        Raster.fitted(session.analysis().fullWidth(), session.analysis().fullHeight(), LONG_EDGE);
     used =
         recipe.passes().stream()
             .filter(recipe::active)
@@ -52,28 +52,29 @@ public final class Trim {
    *
    * @throws IllegalArgumentException if the recipe has no such region
    */
-  public static Region of(Renderer renderer, Recipe recipe, String id) {
+  public static Region of(PreviewSession session, Recipe recipe, String id) {
     Region region =
         recipe
             .region(id)
             .orElseThrow(() -> new IllegalArgumentException("the recipe has no region " + id));
-    return new Trim(renderer, recipe, id).trimmed(region);
+    return new Trim(session, recipe, id).trimmed(region);
   }
 
   private Region trimmed(Region region) {
     Region parts = kept(region, region.parts(), region::withParts);
     List<Part> out = new ArrayList<>(parts.parts());
     for (int k = 0; k < out.size(); k++) {
-      if (out.get(k).shape() instanceof Shape.Brush brush) {
+      Part part = out.get(k);
+      if (part.shape().pieces() > 1) {
         int at = k;
-        Part part = out.get(k);
-        Function<List<Shape.Stroke>, Region> with =
-            strokes -> {
-              List<Part> all = new ArrayList<>(out);
-              all.set(at, part.withShape(new Shape.Brush(strokes, brush.ceiling(), brush.limit())));
-              return region.withParts(all);
+        List<Integer> all = IntStream.range(0, part.shape().pieces()).boxed().toList();
+        Function<List<Integer>, Region> with =
+            left -> {
+              List<Part> parted = new ArrayList<>(out);
+              parted.set(at, part.withShape(part.shape().withPieces(left)));
+              return region.withParts(parted);
             };
-        out.set(k, kept(with.apply(brush.strokes()), brush.strokes(), with).parts().get(k));
+        out.set(k, kept(region.withParts(out), all, with).parts().get(k));
       }
     }
     return region.withParts(out);
@@ -122,9 +123,9 @@ public final class Trim {
 
   private float[][] seen(Recipe of, String id) {
     if (used) {
-      Picture p = renderer.draft(of, raster);
+      Picture p = session.draft(of, raster, id);
       return new float[][] {p.r(), p.g(), p.b()};
     }
-    return new float[][] {renderer.region(of, id, raster).copy()};
+    return new float[][] {session.coverage(of, id, raster).copy()};
   }
 }

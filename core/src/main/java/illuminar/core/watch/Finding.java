@@ -1,6 +1,7 @@
 package illuminar.core.watch;
 
-import illuminar.core.region.Point;
+import illuminar.core.pass.Fault;
+import illuminar.core.picture.Point;
 
 /**
  * One fault of the present picture, on the spot where it stands.
@@ -13,15 +14,4 @@ import illuminar.core.region.Point;
  * @param mends name of the control of that pass, of its region, or of the ground that mends it
  */
 public record Finding(
-    Kind kind, Point at, double radius, double amount, String pass, String mends) {
-
-  /** What may be wrong. */
-  public enum Kind {
-    /** A rim lighter or darker than the surface that it lies on, beside an edge. */
-    HALO,
-    /** Lifted darks whose texture has gone flat. */
-    MUD,
-    /** A pass that reaches over an edge into the neighbour. */
-    OVERSPRAY
-  }
-}
+    Fault kind, Point at, double radius, double amount, String pass, String mends) {}

@@ -1,7 +1,7 @@
 package illuminar.core.watch;
 
-import illuminar.core.picture.Fill;
-import illuminar.core.region.Point;
+import illuminar.core.picture.FloodFill;
+import illuminar.core.picture.Point;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -61,7 +61,7 @@ final class Spots {
     List<Spot> out = new ArrayList<>();
     for (int c = 0; c < sum.length; c++) {
       if (!seen[c] && count[c] >= least) {
-        out.add(spot(Fill.of(c, across, down, true, seen, (from, to) -> count[to] >= least)));
+        out.add(spot(FloodFill.of(c, across, down, true, seen, (from, to) -> count[to] >= least)));
       }
     }
     out.sort(Comparator.comparingDouble(Spot::weight).reversed());

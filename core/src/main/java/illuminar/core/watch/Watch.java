@@ -1,7 +1,6 @@
 package illuminar.core.watch;
 
 import illuminar.core.analysis.Analysis;
-import illuminar.core.colour.LabPlanes;
 import illuminar.core.colour.Stops;
 import illuminar.core.filter.Box;
 import illuminar.core.filter.Gauss;
@@ -9,17 +8,15 @@ import illuminar.core.filter.Guided;
 import illuminar.core.frame.Frame;
 import illuminar.core.frame.Response;
 import illuminar.core.ground.Ground;
-import illuminar.core.pass.BringFrame;
-import illuminar.core.pass.MixLight;
+import illuminar.core.pass.Fault;
 import illuminar.core.pass.Pass;
-import illuminar.core.pass.RestoreLight;
-import illuminar.core.pass.ShareFlash;
-import illuminar.core.pass.Tone;
+import illuminar.core.pass.PassKind;
+import illuminar.core.picture.LabPlanes;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
-import illuminar.core.render.Renderer;
+import illuminar.core.render.PreviewSession;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -61,7 +58,7 @@ public final class Watch {
 
   private static final int MOST = 5;
 
-  private final Renderer renderer;
+  private final PreviewSession session;
   private final Recipe recipe;
   private final List<Pass> passes;
   private final Raster raster;
@@ -70,25 +67,26 @@ public final class Watch {
   private final List<LabPlanes> labs = new ArrayList<>();
   private final List<Plane> stops = new ArrayList<>();
 
-  private Watch(Renderer renderer, Recipe recipe) {
-    this.renderer = renderer;
+  private Watch(PreviewSession session, Recipe recipe) {
+    this.session = session;
     this.recipe = recipe;
-    Analysis analysis = renderer.analysis();
+    Analysis analysis = session.analysis();
     raster = Raster.fitted(analysis.fullWidth(), analysis.fullHeight(), LONG_EDGE);
     passes = recipe.passes().stream().filter(recipe::active).toList();
     light = light(analysis);
     ways = Rims.of(light);
     for (int n = 0; n <= passes.size(); n++) {
-      // each part of the recipe stands on the one before, which the renderer has kept
-      Picture p = renderer.draft(recipe.withPasses(passes.subList(0, n)), raster);
+      // each part of the recipe stands on the one before, which the session has kept
+      String top = n == 0 ? "" : passes.get(n - 1).id();
+      Picture p = session.draft(recipe.withPasses(passes.subList(0, n)), raster, top);
       labs.add(LabPlanes.of(p));
       stops.add(tones(p));
     }
   }
 
   /** All faults of the picture, heaviest first within their kind. */
-  public static List<Finding> over(Renderer renderer, Recipe recipe) {
-    Watch watch = new Watch(renderer, recipe);
+  public static List<Finding> over(PreviewSession session, Recipe recipe) {
+    Watch watch = new Watch(session, recipe);
     List<Finding> out = new ArrayList<>(watch.halos());
     out.addAll(watch.overspray());
     out.addAll(watch.mud());
@@ -151,14 +149,13 @@ public final class Watch {
       add(spots, way, Math.abs(rim), share);
     }
     return spots.all(4, MOST).stream()
-        .map(s -> finding(Finding.Kind.HALO, s, s.step() == 0 ? "calm" : mendsHalo(s.step())))
+        .map(s -> finding(Fault.HALO, s, mends(Fault.HALO, s.step())))
         .toList();
   }
 
   /** Whether a step mixes light: what it changes along a surface is how that light falls. */
   private boolean relights(int step) {
-    return passes.get(step - 1).move() instanceof MixLight
-        || passes.get(step - 1).move() instanceof ShareFlash;
+    return PassKind.of(passes.get(step - 1).move()).relights();
   }
 
   /** What a step adds to a rim, in stops. */
@@ -191,24 +188,19 @@ public final class Watch {
     spots.add(way.x() + way.dx() * 4, way.y() + way.dy() * 4, amount, share);
   }
 
-  private String mendsHalo(int step) {
+  private String mends(Fault fault, int step) {
+    if (step == 0) {
+      return fault == Fault.MUD && recipe.ground() instanceof Ground.RadianceMerge
+          ? "compression"
+          : "calm";
+    }
     Pass pass = passes.get(step - 1);
-    if (pass.move() instanceof BringFrame) {
-      return "edge";
-    }
-    if (pass.move() instanceof RestoreLight) {
-      return "from";
-    }
-    if (!pass.where().everywhere()) {
-      return "region edge";
-    }
-    if (pass.move() instanceof Tone tone) {
-      return Math.abs(tone.shadows()) > Math.abs(tone.highlights()) ? "shadows" : "highlights";
-    }
-    return "strength";
+    boolean everywhere = pass.where().everywhere();
+    return PassKind.mending(fault, pass.move(), everywhere)
+        .orElse(fault == Fault.HALO && !everywhere ? "region edge" : "strength");
   }
 
-  private Finding finding(Finding.Kind kind, Spots.Spot s, String mends) {
+  private Finding finding(Fault kind, Spots.Spot s, String mends) {
     String pass = s.step() == 0 ? "" : passes.get(s.step() - 1).id();
     return new Finding(kind, s.at(), s.radius(), s.amount(), pass, mends);
   }
@@ -222,12 +214,12 @@ public final class Watch {
       }
     }
     return spots.all(4, MOST).stream()
-        .map(s -> finding(Finding.Kind.OVERSPRAY, s, "region edge"))
+        .map(s -> finding(Fault.OVERSPRAY, s, "region edge"))
         .toList();
   }
 
   private void overspray(int k, Pass pass, Spots spots) {
-    float[] share = renderer.region(recipe, pass.where().region(), raster).copy();
+    float[] share = session.coverage(recipe, pass.where().region(), raster).copy();
     LabPlanes before = labs.get(k - 1);
     LabPlanes after = labs.get(k);
     float[] change = new float[share.length];
@@ -289,18 +281,8 @@ public final class Watch {
       }
     }
     return spots.all(24, MOST).stream()
-        .map(s -> finding(Finding.Kind.MUD, s, mendsMud(s.step())))
+        .map(s -> finding(Fault.MUD, s, mends(Fault.MUD, s.step())))
         .toList();
-  }
-
-  private String mendsMud(int step) {
-    if (step == 0) {
-      return recipe.ground() instanceof Ground.RadianceMerge ? "compression" : "calm";
-    }
-    if (passes.get(step - 1).move() instanceof Tone tone) {
-      return tone.shadows() > 0 ? "shadows" : tone.contrast() < 0 ? "contrast" : "strength";
-    }
-    return "strength";
   }
 
   /** Half of the picture is lifted by more than this. */

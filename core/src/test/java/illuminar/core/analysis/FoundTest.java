@@ -5,6 +5,10 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import illuminar.core.TestRoom;
+import illuminar.core.analysis.light.Burning;
+import illuminar.core.analysis.light.LightsApart;
+import illuminar.core.analysis.movement.Movement;
+import illuminar.core.analysis.window.Panes;
 import illuminar.core.frame.Frame;
 import illuminar.core.frame.Frames;
 import illuminar.core.frame.Role;
@@ -25,7 +29,7 @@ class FoundTest {
   @Test
   void panesAreFoundAndBarsAreLeftOut() {
     Analysis analysis = ROOM.analysis();
-    float[] found = analysis.panes().draw(Raster.whole(600, 400, 1));
+    float[] found = Panes.of(analysis).draw(Raster.whole(600, 400, 1));
     double both = 0;
     double either = 0;
     for (int y = 0; y < 400; y++) {
@@ -36,22 +40,22 @@ class FoundTest {
       }
     }
     assertThat(both / either).isGreaterThan(0.97);
-    assertThat(analysis.panes().count()).isEqualTo(4);
-    assertThat(analysis.panes().windowFrame()).isEqualTo("w");
+    assertThat(Panes.of(analysis).count()).isEqualTo(4);
+    assertThat(Panes.of(analysis).windowFrame()).isEqualTo("w");
     double share = 0;
     for (int y = 0; y < 400; y++) {
       for (int x = 0; x < 600; x++) {
         share += ROOM.pane(x, y) / 240000;
       }
     }
-    assertThat(analysis.panes().share()).isCloseTo(share, within(0.004));
+    assertThat(Panes.of(analysis).share()).isCloseTo(share, within(0.004));
   }
 
   /** A window at dusk: the view is as bright as the room and burns in no frame of it. */
   @Test
   void aDimViewIsNoPaneToBeReplaced() {
     Analysis dusk = new TestRoom(600, 400, 0.01).analysis();
-    assertThat(dusk.panes().count()).isZero();
+    assertThat(Panes.of(dusk).count()).isZero();
   }
 
   private static boolean square(int x, int y, int at) {
@@ -78,7 +82,7 @@ class FoundTest {
   /** Both places tell: where the thing was, and where it is now. */
   @Test
   void whatMovedIsFoundInBothPlacesAndNowhereElse() {
-    Plane found = moved(180).movement().disagreeing(Movement.CAREFUL);
+    Plane found = Movement.of(moved(180)).disagreeing(Movement.CAREFUL);
     for (int y = 158; y < 182; y++) {
       assertThat(found.at(100, y)).isEqualTo(1);
       assertThat(found.at(200, y)).isEqualTo(1);
@@ -90,12 +94,12 @@ class FoundTest {
       }
     }
     // half the light is one stop, less what the nine pixels round it span
-    assertThat(moved(180).movement().apart().at(100, 170)).isBetween(0.8f, 1.05f);
+    assertThat(Movement.of(moved(180)).apart().at(100, 170)).isBetween(0.8f, 1.05f);
   }
 
   @Test
   void aStillRoomDisagreesNowhere() {
-    Plane apart = moved(80).movement().apart();
+    Plane apart = Movement.of(moved(80)).apart();
     for (float stops : apart.data()) {
       assertThat(stops).isLessThan((float) Movement.CAREFUL);
     }
@@ -105,7 +109,7 @@ class FoundTest {
   @Test
   void burningLightIsListedBrightestFirst() {
     Analysis analysis = ROOM.analysis();
-    Burning burning = analysis.burning("w");
+    Burning burning = Burning.of(analysis, "w");
     assertThat(burning.luminance()).isNotEmpty();
     Raster small = analysis.small();
     for (int k = 0; k < burning.at().length; k++) {
@@ -125,7 +129,7 @@ class FoundTest {
     }
     // the anchor was taken at +1, the window frame holds all of the view
     assertThat((double) burning.luminance()[0]).isCloseTo(most, within(0.04 * most));
-    assertThatThrownBy(() -> analysis.burning("gone")).hasMessageContaining("gone");
+    assertThatThrownBy(() -> Burning.of(analysis, "gone")).hasMessageContaining("gone");
   }
 
   /** Frames that a photographer took at other settings say so. */

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import illuminar.core.colour.Lab;
-import illuminar.core.pass.Balance;
+import illuminar.core.pass.kinds.Balance;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 

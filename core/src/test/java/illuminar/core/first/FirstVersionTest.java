@@ -7,31 +7,33 @@ import illuminar.core.TestRoom;
 import illuminar.core.analysis.Analysis;
 import illuminar.core.frame.Frames;
 import illuminar.core.ground.Ground;
-import illuminar.core.pass.BringFrame;
-import illuminar.core.pass.ClearHaze;
 import illuminar.core.pass.Pass;
-import illuminar.core.pass.RestoreLight;
-import illuminar.core.pass.Tone;
 import illuminar.core.pass.Where;
+import illuminar.core.pass.kinds.BringFrame;
+import illuminar.core.pass.kinds.ClearHaze;
+import illuminar.core.pass.kinds.RestoreLight;
+import illuminar.core.pass.kinds.Tone;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
-import illuminar.core.region.Shape;
+import illuminar.core.region.part.BurntLight;
+import illuminar.core.region.part.WindowFinder;
+import illuminar.core.render.DeliveryRender;
+import illuminar.core.render.PreviewSession;
 import illuminar.core.render.RenderCache;
-import illuminar.core.render.Renderer;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
 class FirstVersionTest {
   private static final Analysis ROOM = new TestRoom(360, 240).analysis();
 
-  private static Renderer renderer(Analysis analysis) {
-    return new Renderer(analysis, new RenderCache(50_000_000));
+  private static PreviewSession session(Analysis analysis) {
+    return new PreviewSession(analysis, new RenderCache(50_000_000));
   }
 
   @Test
   void everyPassOfAFirstVersionSaysWhyAndStandsInTheOrderOfWork() {
-    Recipe first = FirstVersion.of(renderer(ROOM));
+    Recipe first = FirstVersion.of(session(ROOM));
     assertThat(first.ground()).isInstanceOf(Ground.EvenBlend.class);
     assertThat(first.passes()).hasSizeGreaterThanOrEqualTo(2);
     assertThat(first.passes().get(0).move())
@@ -44,7 +46,7 @@ class FirstVersionTest {
 
   @Test
   void itIsTheSameEveryTime() {
-    assertThat(FirstVersion.of(renderer(ROOM))).isEqualTo(FirstVersion.of(renderer(ROOM)));
+    assertThat(FirstVersion.of(session(ROOM))).isEqualTo(FirstVersion.of(session(ROOM)));
   }
 
   /** A single frame works everywhere: no windows, no lamps, but its tones. */
@@ -53,7 +55,7 @@ class FirstVersionTest {
     Frames all = ROOM.frames();
     Frames dark =
         new Frames(List.of(all.ambient().get(0)), all.ambient().get(0).id(), all.response());
-    Recipe first = FirstVersion.of(renderer(new Analysis(dark)));
+    Recipe first = FirstVersion.of(session(new Analysis(dark)));
     assertThat(first.ground()).isInstanceOf(Ground.OneFrame.class);
     assertThat(first.passes()).noneMatch(p -> p.move() instanceof BringFrame);
     assertThat(first.regions()).isEmpty();
@@ -62,10 +64,10 @@ class FirstVersionTest {
   /** What is asked for again does not overwrite: it comes under an id of its own. */
   @Test
   void aStageCanBeProposedAgain() {
-    Renderer renderer = renderer(ROOM);
+    PreviewSession session = session(ROOM);
     Recipe bare = FirstVersion.ground(ROOM.frames());
-    Recipe once = FirstVersion.propose("Windows", bare, renderer).recipe();
-    Recipe twice = FirstVersion.propose("Windows", once, renderer).recipe();
+    Recipe once = FirstVersion.propose("Windows", bare, session).recipe();
+    Recipe twice = FirstVersion.propose("Windows", once, session).recipe();
     assertThat(twice.passes()).hasSize(2 * once.passes().size());
     assertThat(twice.regions()).isEqualTo(once.regions());
   }
@@ -73,26 +75,27 @@ class FirstVersionTest {
   /** Lamps beside windows: a region that sees farther than the tile that it is drawn in. */
   @Test
   void deliveredInTilesItIsThePictureBitForBit() {
-    Renderer renderer = renderer(ROOM);
+    PreviewSession session = session(ROOM);
     Recipe windows =
-        FirstVersion.propose("Windows", FirstVersion.ground(ROOM.frames()), renderer).recipe();
+        FirstVersion.propose("Windows", FirstVersion.ground(ROOM.frames()), session).recipe();
     Draft draft = new Draft(windows);
     String dark = ROOM.frames().ambient().get(0).id();
     draft.region(
         "lamps",
         "Lamps",
-        Draft.add("b", new Shape.BurntLight(ROOM.frames().anchor(), 0.4, 12)),
-        Draft.takeAway("p", new Shape.WindowFinder(6)));
+        Draft.add("b", new BurntLight(ROOM.frames().anchor(), 0.4, 12)),
+        Draft.takeAway("p", new WindowFinder(6)));
     draft.pass("l", new RestoreLight(dark, -1.2, -0.1), new Where("lamps", false), 1, "");
-    Picture whole = renderer.picture(draft.done(), Raster.whole(360, 240, 1));
+    Picture whole = session.picture(draft.done(), Raster.whole(360, 240, 1));
     Picture tiled = Picture.of(360, 240);
-    renderer.deliver(
-        draft.done(),
-        1,
-        53,
-        37,
-        (tile, pixels) ->
-            pixels.into(tiled, 0, 0, tile.x(), tile.y(), tile.width(), tile.height()));
+    new DeliveryRender(session.analysis())
+        .deliver(
+            draft.done(),
+            1,
+            53,
+            37,
+            (tile, pixels) ->
+                pixels.into(tiled, 0, 0, tile.x(), tile.y(), tile.width(), tile.height()));
     for (int c = 0; c < 3; c++) {
       assertThat(tiled.channel(c)).containsExactly(whole.channel(c));
     }
@@ -101,16 +104,16 @@ class FirstVersionTest {
   /** CRAFT: a low-contrast starting rendition squeezes the histogram; it lies under other tones. */
   @Test
   void aLowContrastStartComesFirstAndOnce() {
-    Renderer renderer = renderer(ROOM);
+    PreviewSession session = session(ROOM);
     Recipe toned =
-        FirstVersion.propose("Tone", FirstVersion.ground(ROOM.frames()), renderer).recipe();
-    Recipe low = FirstVersion.propose(FirstVersion.LOW_CONTRAST, toned, renderer).recipe();
+        FirstVersion.propose("Tone", FirstVersion.ground(ROOM.frames()), session).recipe();
+    Recipe low = FirstVersion.propose(FirstVersion.LOW_CONTRAST, toned, session).recipe();
     assertThat(((Tone) low.passes().get(0).move()).contrast()).isNegative();
     assertThat(low.passes()).hasSize(toned.passes().size() + 1);
-    assertThat(FirstVersion.propose(FirstVersion.LOW_CONTRAST, low, renderer).recipe())
+    assertThat(FirstVersion.propose(FirstVersion.LOW_CONTRAST, low, session).recipe())
         .isEqualTo(low);
-    float[] before = Seen.of(toned, renderer).tones();
-    float[] after = Seen.of(low, renderer).tones();
+    float[] before = Seen.of(toned, session).tones();
+    float[] after = Seen.of(low, session).tones();
     int n = before.length;
     assertThat(after[n * 9 / 10] - after[n / 10]).isLessThan(before[n * 9 / 10] - before[n / 10]);
   }
@@ -118,35 +121,35 @@ class FirstVersionTest {
   /** The light behind the test room's windows grows row by row, as haze over level land does. */
   @Test
   void hazeIsClearedOnceAndOnlyInTheView() {
-    Renderer renderer = renderer(ROOM);
+    PreviewSession session = session(ROOM);
     Recipe bare = FirstVersion.ground(ROOM.frames());
-    Proposal none = FirstVersion.propose("Air", bare, renderer);
+    Proposal none = FirstVersion.propose("Air", bare, session);
     assertThat(none.recipe()).isEqualTo(bare);
     assertThat(none.said()).contains("region");
-    Recipe windows = FirstVersion.propose("Windows", bare, renderer).recipe();
-    Recipe air = FirstVersion.propose("Air", windows, renderer).recipe();
+    Recipe windows = FirstVersion.propose("Windows", bare, session).recipe();
+    Recipe air = FirstVersion.propose("Air", windows, session).recipe();
     Pass pass = air.passes().get(air.passes().size() - 1);
     assertThat(pass.move()).isInstanceOf(ClearHaze.class);
     assertThat(pass.why()).contains("% of the view");
     assertThat(pass.where()).isEqualTo(new Where("window-panes", false));
-    assertThat(FirstVersion.propose("Air", air, renderer).recipe()).isEqualTo(air);
+    assertThat(FirstVersion.propose("Air", air, session).recipe()).isEqualTo(air);
   }
 
   @Test
   void whereNothingIsProposedItSaysWhy() {
-    Renderer renderer = renderer(ROOM);
+    PreviewSession session = session(ROOM);
     Recipe bare = FirstVersion.ground(ROOM.frames());
-    Recipe toned = FirstVersion.propose("Tone", bare, renderer).recipe();
+    Recipe toned = FirstVersion.propose("Tone", bare, session).recipe();
     for (int k = 0; k < 6; k++) {
-      toned = FirstVersion.propose("Tone", toned, renderer).recipe();
+      toned = FirstVersion.propose("Tone", toned, session).recipe();
     }
-    Proposal last = FirstVersion.propose("Tone", toned, renderer);
+    Proposal last = FirstVersion.propose("Tone", toned, session);
     assertThat(last.said()).isNotBlank();
     // each round moves less than the one before
     double first = exposure(toned.passes().get(0));
     double end = exposure(toned.passes().get(toned.passes().size() - 1));
     assertThat(Math.abs(end)).isLessThanOrEqualTo(Math.abs(first));
-    assertThatThrownBy(() -> FirstVersion.propose("Frames", bare, renderer))
+    assertThatThrownBy(() -> FirstVersion.propose("Frames", bare, session))
         .hasMessageContaining("Frames");
   }
 

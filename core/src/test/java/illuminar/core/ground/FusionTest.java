@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import illuminar.core.TestRoom;
 import illuminar.core.analysis.Analysis;
 import illuminar.core.colour.Srgb;
+import illuminar.core.colour.WorkingSpace;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
@@ -88,7 +89,7 @@ class FusionTest {
     Raster raster = Raster.whole(360, 240, 1);
     Picture out = new EvenBlendWork(twice, analysis).draw(raster);
     Picture frame = analysis.draw("a1", raster).copy();
-    EvenBlendWork.toWork(frame);
+    WorkingSpace.fromSrgb(frame.planes());
     for (int i = 0; i < out.g().length; i += 31) {
       assertThat(out.g()[i]).isCloseTo(frame.g()[i], within(0.002f));
     }
@@ -101,7 +102,7 @@ class FusionTest {
     Raster raster = Raster.whole(360, 240, 1);
     Picture out = new EvenBlendWork(calm, analysis).draw(raster);
     Picture frame = analysis.draw("a2", raster).copy();
-    EvenBlendWork.toWork(frame);
+    WorkingSpace.fromSrgb(frame.planes());
     for (int i = 0; i < out.g().length; i += 31) {
       assertThat(out.g()[i]).isCloseTo(frame.g()[i], within(0.002f));
     }

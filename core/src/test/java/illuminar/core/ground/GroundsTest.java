@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import illuminar.core.TestRoom;
 import illuminar.core.analysis.Analysis;
+import illuminar.core.analysis.movement.Movement;
 import illuminar.core.colour.Srgb;
 import illuminar.core.colour.Stops;
 import illuminar.core.frame.Codes;
@@ -14,8 +15,8 @@ import illuminar.core.frame.Pyramid;
 import illuminar.core.frame.Role;
 import illuminar.core.frame.Similarity;
 import illuminar.core.picture.Picture;
+import illuminar.core.picture.Point;
 import illuminar.core.picture.Raster;
-import illuminar.core.region.Point;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -34,7 +35,7 @@ class GroundsTest {
   /** Uncompressed it is the anchor as it would be without noise: same light, same response. */
   @Test
   void anUncompressedMergeIsTheAnchorsRendition() {
-    Picture merged = ANALYSIS.ground(merge(0, 0)).draw(WHOLE);
+    Picture merged = Grounds.of(merge(0, 0), ANALYSIS).draw(WHOLE);
     double worst = 0;
     for (int y = 4; y < 236; y += 3) {
       for (int x = 4; x < 356; x += 3) {
@@ -54,8 +55,8 @@ class GroundsTest {
 
   @Test
   void compressionBringsRoomAndViewTogetherAndKeepsTexture() {
-    Picture flat = ANALYSIS.ground(merge(0, 0.7)).draw(WHOLE);
-    Picture plain = ANALYSIS.ground(merge(0, 0)).draw(WHOLE);
+    Picture flat = Grounds.of(merge(0, 0.7), ANALYSIS).draw(WHOLE);
+    Picture plain = Grounds.of(merge(0, 0), ANALYSIS).draw(WHOLE);
     int view = 80 * 360 + 140;
     assertThat(plain.g()[view]).as("burnt").isGreaterThan(0.99f);
     assertThat(flat.g()[view]).as("readable").isLessThan(0.9f);
@@ -79,7 +80,7 @@ class GroundsTest {
 
   @Test
   void tilesMakeNoDifferenceToAMerge() {
-    GroundWork work = ANALYSIS.ground(merge(0.3, 0.5));
+    GroundWork work = Grounds.of(merge(0.3, 0.5), ANALYSIS);
     Picture whole = work.draw(WHOLE);
     Raster part = WHOLE.part(31, 57, 200, 90);
     Picture piece = work.draw(part);
@@ -137,14 +138,15 @@ class GroundsTest {
   @Test
   void aThingThatMovedIsFoundAndTakenFromOneFrame() {
     Analysis analysis = moved();
-    float[] found = analysis.movement().disagreeing(0.5).data();
+    float[] found = Movement.of(analysis).disagreeing(0.5).data();
     assertThat(found[190 * 360 + 35]).as("where it was").isGreaterThan(0.9f);
     assertThat(found[190 * 360 + 76]).as("where it went").isGreaterThan(0.9f);
     assertThat(found[60 * 360 + 40]).as("the still wall").isZero();
     assertThat(found[100 * 360 + 140]).as("the view").isZero();
-    Picture plain = analysis.ground(new Ground.EvenBlend(ALL, 0, "a1")).draw(WHOLE);
+    Picture plain = Grounds.of(new Ground.EvenBlend(ALL, 0, "a1"), analysis).draw(WHOLE);
     Picture once =
-        analysis.ground(new Ground.EvenBlend(ALL, 1, 1, 1, true, List.of(), 0, "a1")).draw(WHOLE);
+        Grounds.of(new Ground.EvenBlend(ALL, 1, 1, 1, true, List.of(), 0, "a1"), analysis)
+            .draw(WHOLE);
     // the square is whole in one place, and gone from the other
     assertThat(ghost(once)).isLessThan(0.25 * ghost(plain));
   }
@@ -153,14 +155,14 @@ class GroundsTest {
   void theFrameOfAMovingThingIsChosenByHand() {
     Analysis analysis = moved();
     Ground.EvenBlend plain = new Ground.EvenBlend(ALL, 1, 1, 1, true, List.of(), 0, "a1");
-    List<MovingThings.Thing> things = analysis.blend(plain).things();
+    List<MovingThings.Thing> things = Grounds.of(plain, analysis).things();
     assertThat(things).isNotEmpty();
     MovingThings.Thing first = things.get(0);
     String other = first.frame().equals("a0") ? "a3" : "a0";
     Ground.EvenBlend chosen =
         new Ground.EvenBlend(
             ALL, 1, 1, 1, true, List.of(new Ground.Chosen(first.at(), other)), 0, "a1");
-    assertThat(analysis.blend(chosen).things().get(0).frame()).isEqualTo(other);
+    assertThat(Grounds.of(chosen, analysis).things().get(0).frame()).isEqualTo(other);
     // a choice that hits nothing, or a frame that the blend lacks, leaves it to the blend
     Ground.EvenBlend missed =
         new Ground.EvenBlend(
@@ -174,7 +176,7 @@ class GroundsTest {
                 new Ground.Chosen(first.at(), "gone")),
             0,
             "a1");
-    assertThat(analysis.blend(missed).things()).isEqualTo(things);
+    assertThat(Grounds.of(missed, analysis).things()).isEqualTo(things);
   }
 
   /** How near both places come to being half square, half wall. */

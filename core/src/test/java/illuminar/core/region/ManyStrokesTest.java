@@ -5,10 +5,12 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import illuminar.core.TestRoom;
 import illuminar.core.ground.Ground;
+import illuminar.core.picture.Point;
 import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
+import illuminar.core.region.part.Brush;
+import illuminar.core.render.PreviewSession;
 import illuminar.core.render.RenderCache;
-import illuminar.core.render.Renderer;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -16,7 +18,7 @@ import org.junit.jupiter.api.Test;
 /** Brushes with a great many strokes; the bounds are our own. */
 class ManyStrokesTest {
 
-  private static Shape.Stroke stroke(int k, int points) {
+  private static Brush.Stroke stroke(int k, int points) {
     List<Point> line = new ArrayList<>();
     for (int i = 0; i < points; i++) {
       // a hand's curve, a few pixels of 2400 from point to point
@@ -25,11 +27,11 @@ class ManyStrokesTest {
               0.1 + 0.7 * (k % 97) / 97 + 0.002 * i,
               0.1 + 0.4 * (k % 31) / 31 + 0.01 * Math.sin(i * 0.3 + k)));
     }
-    return new Shape.Stroke(0.01, 0.5, 0.8, k % 5 == 4, 0, DrawnLine.write(line));
+    return new Brush.Stroke(0.01, 0.5, 0.8, k % 5 == 4, 0, DrawnLine.write(line));
   }
 
-  private static List<Shape.Stroke> strokes(int n, int points) {
-    List<Shape.Stroke> all = new ArrayList<>();
+  private static List<Brush.Stroke> strokes(int n, int points) {
+    List<Brush.Stroke> all = new ArrayList<>();
     for (int k = 0; k < n; k++) {
       all.add(stroke(k, points));
     }
@@ -48,12 +50,12 @@ class ManyStrokesTest {
 
   @Test
   void tenThousandStrokesAreDrawnAndOneMoreIsRefused() {
-    Part part = new Part("b", Part.Combine.ADD, new Shape.Brush(strokes(10_000, 4)));
+    Part part = new Part("b", Part.Combine.ADD, new Brush(strokes(10_000, 4)));
     Region region = new Region("r", "Painted", List.of(part), 0, false);
     Recipe recipe = new Recipe(new Ground.OneFrame("a1"), List.of(region), List.of());
     float[] share =
-        new Renderer(new TestRoom(360, 240).analysis(), new RenderCache(10_000_000))
-            .region(recipe, "r", Raster.whole(360, 240, 1))
+        new PreviewSession(new TestRoom(360, 240).analysis(), new RenderCache(10_000_000))
+            .coverage(recipe, "r", Raster.whole(360, 240, 1))
             .copy();
     double sum = 0;
     for (float v : share) {
@@ -61,7 +63,7 @@ class ManyStrokesTest {
       sum += v;
     }
     assertThat(sum).isGreaterThan(100);
-    List<Shape.Stroke> tooMany = strokes(10_001, 2);
-    assertThatThrownBy(() -> new Shape.Brush(tooMany)).hasMessageContaining("10000 strokes");
+    List<Brush.Stroke> tooMany = strokes(10_001, 2);
+    assertThatThrownBy(() -> new Brush(tooMany)).hasMessageContaining("10000 strokes");
   }
 }

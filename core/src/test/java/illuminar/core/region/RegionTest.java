@@ -6,11 +6,17 @@ import static org.assertj.core.api.Assertions.within;
 
 import illuminar.core.TestRoom;
 import illuminar.core.analysis.Analysis;
+import illuminar.core.analysis.window.Panes;
 import illuminar.core.ground.Ground;
+import illuminar.core.picture.Point;
 import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
+import illuminar.core.region.part.Brush;
+import illuminar.core.region.part.BurntLight;
+import illuminar.core.region.part.Outline;
+import illuminar.core.region.part.WindowFinder;
+import illuminar.core.render.PreviewSession;
 import illuminar.core.render.RenderCache;
-import illuminar.core.render.Renderer;
 import java.util.ArrayList;
 import java.util.List;
 import net.jqwik.api.ForAll;
@@ -28,8 +34,8 @@ class RegionTest {
 
   private static float[] draw(Region region, Raster raster) {
     Recipe recipe = new Recipe(new Ground.OneFrame("a2"), List.of(region), List.of());
-    return new Renderer(ANALYSIS, new RenderCache(50_000_000))
-        .region(recipe, region.id(), raster)
+    return new PreviewSession(ANALYSIS, new RenderCache(50_000_000))
+        .coverage(recipe, region.id(), raster)
         .copy();
   }
 
@@ -42,7 +48,7 @@ class RegionTest {
     for (int i = 0; i < xy.length; i += 2) {
       points.add(new Point(xy[i] / 360, xy[i + 1] / 360));
     }
-    return new Part("p", how, new Shape.Outline(points));
+    return new Part("p", how, new Outline(points));
   }
 
   private static double area(float[] m) {
@@ -134,7 +140,7 @@ class RegionTest {
       @ForAll @DoubleRange(min = 1, max = 200) double cut) {
     Part a = outline(Part.Combine.ADD, 20, 30, 280, 40, 90, 200);
     Part b = new Part("b", Part.Combine.TAKE_AWAY, stroke(0.05, 0.6, 1));
-    Part w = new Part("w", Part.Combine.ADD, new Shape.WindowFinder(2));
+    Part w = new Part("w", Part.Combine.ADD, new WindowFinder(2));
     Region region = region(feather, false, a, b, w);
     float[] whole = draw(region, WHOLE);
     int y = (int) cut;
@@ -147,9 +153,9 @@ class RegionTest {
   }
 
   private static Shape stroke(double radius, double softness, double flow) {
-    return new Shape.Brush(
+    return new Brush(
         List.of(
-            new Shape.Stroke(
+            new Brush.Stroke(
                 radius,
                 softness,
                 flow,
@@ -159,41 +165,38 @@ class RegionTest {
 
   @Test
   void aHardStrokeCoversItsCapsule() {
-    Shape.Stroke line =
-        new Shape.Stroke(
+    Brush.Stroke line =
+        new Brush.Stroke(
             20 / 360.0,
             0,
             1,
             false,
             List.of(new Point(100 / 360.0, 0.3), new Point(200 / 360.0, 0.3)));
     float[] m =
-        draw(
-            region(0, false, new Part("b", Part.Combine.ADD, new Shape.Brush(List.of(line)))),
-            WHOLE);
+        draw(region(0, false, new Part("b", Part.Combine.ADD, new Brush(List.of(line)))), WHOLE);
     assertThat(area(m)).isCloseTo(100 * 40 + Math.PI * 400, within(60.0));
   }
 
   @Test
   void flowBuildsUpAndRubbingTakesAway() {
-    Shape.Stroke half = new Shape.Stroke(0.1, 0, 0.5, false, List.of(new Point(0.4, 0.3)));
-    Shape.Stroke rub = new Shape.Stroke(0.1, 0, 1, true, List.of(new Point(0.4, 0.3)));
+    Brush.Stroke half = new Brush.Stroke(0.1, 0, 0.5, false, List.of(new Point(0.4, 0.3)));
+    Brush.Stroke rub = new Brush.Stroke(0.1, 0, 1, true, List.of(new Point(0.4, 0.3)));
     int at = 108 * 360 + 144;
     assertThat(brushed(half)[at]).isCloseTo(0.5f, within(1e-4f));
     assertThat(brushed(half, half)[at]).isCloseTo(0.75f, within(1e-4f));
     assertThat(brushed(half, half, rub)[at]).isCloseTo(0, within(1e-4f));
   }
 
-  private static float[] brushed(Shape.Stroke... strokes) {
+  private static float[] brushed(Brush.Stroke... strokes) {
     return draw(
-        region(0, false, new Part("b", Part.Combine.ADD, new Shape.Brush(List.of(strokes)))),
-        WHOLE);
+        region(0, false, new Part("b", Part.Combine.ADD, new Brush(List.of(strokes)))), WHOLE);
   }
 
   /** Against the known panes of the room: bars out, panes in. */
   @Test
   void panesAreFoundWithoutTheirBars() {
     float[] found =
-        draw(region(0, false, new Part("w", Part.Combine.ADD, new Shape.WindowFinder(0))), WHOLE);
+        draw(region(0, false, new Part("w", Part.Combine.ADD, new WindowFinder(0))), WHOLE);
     double both = 0;
     double either = 0;
     for (int y = 0; y < 240; y++) {
@@ -203,7 +206,7 @@ class RegionTest {
         either += Math.max(truth, found[y * 360 + x]);
       }
     }
-    assertThat(ANALYSIS.panes().count()).isEqualTo(4);
+    assertThat(Panes.of(ANALYSIS).count()).isEqualTo(4);
     assertThat(both / either).isGreaterThan(0.97);
     assertThat(found[(int) (240 * 0.44) * 360 + 150]).as("bar").isLessThan(0.05f);
   }
@@ -211,18 +214,16 @@ class RegionTest {
   @Test
   void burntLightIsWhereTheFrameIsBurnt() {
     float[] m =
-        draw(
-            region(0, false, new Part("b", Part.Combine.ADD, new Shape.BurntLight("a1", 0.2))),
-            WHOLE);
+        draw(region(0, false, new Part("b", Part.Combine.ADD, new BurntLight("a1", 0.2))), WHOLE);
     assertThat(m[100 * 360 + 140]).isEqualTo(1);
     assertThat(m[220 * 360 + 10]).isZero();
   }
 
   @Test
   void senselessPartsAreRefused() {
-    assertThatThrownBy(() -> new Shape.Stroke(0, 0, 1, false, List.of()))
+    assertThatThrownBy(() -> new Brush.Stroke(0, 0, 1, false, List.of()))
         .hasMessageContaining("brush");
-    assertThatThrownBy(() -> new Shape.WindowFinder(50)).hasMessageContaining("20 px");
+    assertThatThrownBy(() -> new WindowFinder(50)).hasMessageContaining("20 px");
     assertThatThrownBy(() -> new Point(Double.NaN, 0)).isInstanceOf(IllegalArgumentException.class);
   }
 
@@ -232,7 +233,7 @@ class RegionTest {
    */
   @Test
   void aSunlitWallIsNoWindow() {
-    assertThat(new TestRoom(360, 240, 1).analysis().panes().count()).isEqualTo(4);
-    assertThat(new TestRoom(360, 240, 0.22).analysis().panes().count()).isZero();
+    assertThat(Panes.of(new TestRoom(360, 240, 1).analysis()).count()).isEqualTo(4);
+    assertThat(Panes.of(new TestRoom(360, 240, 0.22).analysis()).count()).isZero();
   }
 }

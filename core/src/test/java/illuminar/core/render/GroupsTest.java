@@ -11,16 +11,17 @@ import illuminar.core.ground.Ground;
 import illuminar.core.pass.Gate;
 import illuminar.core.pass.Group;
 import illuminar.core.pass.Pass;
-import illuminar.core.pass.Tone;
 import illuminar.core.pass.Where;
+import illuminar.core.pass.kinds.Tone;
 import illuminar.core.picture.Picture;
+import illuminar.core.picture.Point;
 import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.region.Look;
 import illuminar.core.region.Part;
-import illuminar.core.region.Point;
 import illuminar.core.region.Region;
-import illuminar.core.region.Shape;
+import illuminar.core.region.part.Outline;
+import illuminar.core.region.part.ToneBand;
 import java.util.Arrays;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -39,8 +40,8 @@ class GroupsTest {
               new Part(
                   "t",
                   Part.Combine.ADD,
-                  new Shape.ToneBand(
-                      new Look(Look.From.BELOW, ""), Shape.Tones.DARKS, 1, 0, List.of(), 0, 1))),
+                  new ToneBand(
+                      new Look(Look.From.BELOW, ""), ToneBand.Tones.DARKS, 1, 0, List.of(), 0, 1))),
           0,
           false);
 
@@ -52,7 +53,7 @@ class GroupsTest {
             new Part(
                 "o",
                 Part.Combine.ADD,
-                new Shape.Outline(
+                new Outline(
                     List.of(
                         new Point(from, 0),
                         new Point(to, 0),
@@ -80,7 +81,7 @@ class GroupsTest {
   }
 
   private static Picture picture(Recipe recipe) {
-    return new Renderer(ROOM, new RenderCache(20_000_000)).picture(recipe, WHOLE);
+    return new PreviewSession(ROOM, new RenderCache(20_000_000)).picture(recipe, WHOLE);
   }
 
   private static float tone(Picture p, int x) {
@@ -112,7 +113,7 @@ class GroupsTest {
     Recipe recipe = recipe(group, up("p", "left", 1, "g"), up("q", "", 0.5, "g"));
     Picture whole = picture(recipe);
     float[] tiled = new float[whole.r().length];
-    new Renderer(ROOM, new RenderCache(1 << 20))
+    new DeliveryRender(ROOM)
         .deliver(
             recipe,
             1,

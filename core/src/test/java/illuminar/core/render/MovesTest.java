@@ -5,19 +5,22 @@ import static org.assertj.core.api.Assertions.assertThat;
 import illuminar.core.TestRoom;
 import illuminar.core.analysis.Analysis;
 import illuminar.core.ground.Ground;
-import illuminar.core.pass.BringFrame;
 import illuminar.core.pass.Gate;
 import illuminar.core.pass.Move;
 import illuminar.core.pass.Pass;
-import illuminar.core.pass.Tone;
 import illuminar.core.pass.Where;
+import illuminar.core.pass.kinds.BringFrame;
+import illuminar.core.pass.kinds.Tone;
 import illuminar.core.picture.Picture;
+import illuminar.core.picture.Point;
 import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.region.Part;
-import illuminar.core.region.Point;
 import illuminar.core.region.Region;
 import illuminar.core.region.Shape;
+import illuminar.core.region.part.BurntLight;
+import illuminar.core.region.part.Outline;
+import illuminar.core.region.part.WindowFinder;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -28,7 +31,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 /**
  * Whatever is moved, in whatever order, and whatever is kept from before: the picture is the one
- * that a renderer without a past makes, bit for bit.
+ * that a session without a past makes, bit for bit.
  */
 class MovesTest {
   private static final int W = 480;
@@ -36,8 +39,8 @@ class MovesTest {
   private static final Analysis ANALYSIS = new TestRoom(W, H).analysis();
   private static final Raster SMALL = Raster.fitted(W, H, 150);
 
-  private static Renderer fresh() {
-    return new Renderer(ANALYSIS, new RenderCache(200_000_000));
+  private static PreviewSession fresh() {
+    return new PreviewSession(ANALYSIS, new RenderCache(200_000_000));
   }
 
   private static Region region(String id, double feather, Shape... shapes) {
@@ -52,12 +55,12 @@ class MovesTest {
   private static Recipe recipe(int moved, double value) {
     List<Region> regions =
         List.of(
-            region("panes", 0, new Shape.WindowFinder(0)),
-            region("burnt", 5, new Shape.BurntLight("a2", 0.5)),
+            region("panes", 0, new WindowFinder(0)),
+            region("burnt", 5, new BurntLight("a2", 0.5)),
             region(
                 "corner",
                 30,
-                new Shape.Outline(
+                new Outline(
                     List.of(new Point(0.5, 0.3), new Point(0.95, 0.35), new Point(0.7, 0.6)))));
     List<Pass> passes = new ArrayList<>();
     Gate some = new Gate(-7, -5, -1, 0);
@@ -85,7 +88,7 @@ class MovesTest {
   @ParameterizedTest
   @ValueSource(ints = {0, 1, 2, 3, 4, 5, 6})
   void movingOneControlShowsWhatAFreshRendererShows(int moved) {
-    Renderer warm = fresh();
+    PreviewSession warm = fresh();
     for (double v = -0.5; v <= 0.5; v += 0.25) {
       same(warm.picture(recipe(moved, v), SMALL), fresh().picture(recipe(moved, v), SMALL));
     }
@@ -93,7 +96,7 @@ class MovesTest {
 
   @Test
   void movingOneControlAfterTheOther() {
-    Renderer warm = fresh();
+    PreviewSession warm = fresh();
     for (int moved : new int[] {6, 3, 1, 0, 5, 2, 4, 1, 6}) {
       warm.picture(recipe(moved, 0.3), SMALL);
       same(warm.picture(recipe(moved, 0.4), SMALL), fresh().picture(recipe(moved, 0.4), SMALL));
@@ -112,7 +115,7 @@ class MovesTest {
 
   @Test
   void passesSwitchedAndReorderedAreNotConfused() {
-    Renderer warm = fresh();
+    PreviewSession warm = fresh();
     Recipe all = recipe(6, 0.2);
     List<Pass> p = all.passes();
     List<List<Pass>> orders =
@@ -132,7 +135,7 @@ class MovesTest {
   /** Little room to keep things in costs time, not truth. */
   @Test
   void aSmallCacheChangesNothing() {
-    Renderer poor = new Renderer(ANALYSIS, new RenderCache(300_000));
+    PreviewSession poor = new PreviewSession(ANALYSIS, new RenderCache(300_000));
     for (int moved = 0; moved < 7; moved++) {
       same(poor.picture(recipe(moved, 0.3), SMALL), fresh().picture(recipe(moved, 0.3), SMALL));
     }
@@ -141,7 +144,7 @@ class MovesTest {
   /** A region that reaches nothing leaves every bit alone. */
   @Test
   void aRegionWithNothingInItDoesNothing() {
-    Region nothing = region("none", 0, new Shape.Outline(List.of()));
+    Region nothing = region("none", 0, new Outline(List.of()));
     Recipe ground = new Recipe(new Ground.OneFrame("a1"), List.of(nothing), List.of());
     Pass tone =
         new Pass("t", true, new Tone(2, 40, 10, 30), new Where("none", false), Gate.ALL, 1, "");

@@ -5,19 +5,23 @@ import static org.assertj.core.api.Assertions.assertThat;
 import illuminar.core.TestRoom;
 import illuminar.core.analysis.Analysis;
 import illuminar.core.ground.Ground;
+import illuminar.core.pass.Fault;
 import illuminar.core.pass.Gate;
 import illuminar.core.pass.Move;
 import illuminar.core.pass.Pass;
-import illuminar.core.pass.Tone;
 import illuminar.core.pass.Where;
+import illuminar.core.pass.kinds.Tone;
+import illuminar.core.picture.Point;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.region.Look;
 import illuminar.core.region.Part;
-import illuminar.core.region.Point;
 import illuminar.core.region.Region;
 import illuminar.core.region.Shape;
+import illuminar.core.region.part.Outline;
+import illuminar.core.region.part.ToneBand;
+import illuminar.core.region.part.WindowFinder;
+import illuminar.core.render.PreviewSession;
 import illuminar.core.render.RenderCache;
-import illuminar.core.render.Renderer;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -35,15 +39,15 @@ class WatchTest {
   }
 
   private static List<Finding> over(Recipe recipe) {
-    return Watch.over(new Renderer(ROOM, new RenderCache(100_000_000)), recipe);
+    return Watch.over(new PreviewSession(ROOM, new RenderCache(100_000_000)), recipe);
   }
 
   private static Region window(double feather, double grow) {
-    Part panes = new Part("w", Part.Combine.ADD, new Shape.WindowFinder(0));
+    Part panes = new Part("w", Part.Combine.ADD, new WindowFinder(0));
     return new Region("w", "Window", List.of(panes), grow, 0, feather, 1, false);
   }
 
-  private static List<Finding> of(Finding.Kind kind, List<Finding> all) {
+  private static List<Finding> of(Fault kind, List<Finding> all) {
     return all.stream().filter(f -> f.kind() == kind).toList();
   }
 
@@ -55,15 +59,15 @@ class WatchTest {
   @Test
   void anEdgeTrueRegionHasNone() {
     List<Finding> found = over(window(0, 0), false, new Tone(-1.5, 0, 0, 0));
-    assertThat(of(Finding.Kind.OVERSPRAY, found)).isEmpty();
-    assertThat(of(Finding.Kind.HALO, found)).isEmpty();
+    assertThat(of(Fault.OVERSPRAY, found)).isEmpty();
+    assertThat(of(Fault.HALO, found)).isEmpty();
   }
 
   /** A window's mask softened into the wall darkens the wall beside it: both are seen there. */
   @Test
   void aSoftWindowMaskIsOversprayOnTheWallBesideIt() {
     List<Finding> found = over(window(50, 0), false, new Tone(-1.5, 0, 0, 0));
-    List<Finding> spray = of(Finding.Kind.OVERSPRAY, found);
+    List<Finding> spray = of(Fault.OVERSPRAY, found);
     assertThat(spray).isNotEmpty();
     Finding first = spray.get(0);
     assertThat(first.pass()).isEqualTo("p");
@@ -71,14 +75,14 @@ class WatchTest {
     // the window lies between 0.30 and 0.70 of the width, 0.22 and 0.66 of the height
     assertThat(first.at().x()).isBetween(0.22, 0.78);
     assertThat(first.at().y() * 960 / 640).isBetween(0.12, 0.76);
-    assertThat(of(Finding.Kind.HALO, found)).isNotEmpty();
+    assertThat(of(Fault.HALO, found)).isNotEmpty();
   }
 
   /** A bright rim round the window: the room lifted, but for a soft band along the frame. */
   @Test
   void aRimIsAHaloOfThePassThatMakesIt() {
     List<Finding> found = over(window(60, 10), true, new Tone(1.5, 0, 0, 0));
-    List<Finding> halo = of(Finding.Kind.HALO, found);
+    List<Finding> halo = of(Fault.HALO, found);
     assertThat(halo).isNotEmpty();
     assertThat(halo.get(0).pass()).isEqualTo("p");
     assertThat(halo.get(0).amount()).isGreaterThan(0.18);
@@ -90,20 +94,20 @@ class WatchTest {
    */
   @Test
   void flattenedDarksAreMud() {
-    Shape darks = new Shape.ToneBand(Look.GROUND, Shape.Tones.DARKS, 8, 0, List.of(), 0, 1);
+    Shape darks = new ToneBand(Look.GROUND, ToneBand.Tones.DARKS, 8, 0, List.of(), 0, 1);
     Region region =
         new Region("d", "Darks", List.of(new Part("t", Part.Combine.ADD, darks)), 0, false);
     Part all =
         new Part(
             "o",
             Part.Combine.ADD,
-            new Shape.Outline(
+            new Outline(
                 List.of(
                     new Point(0, 0.48), new Point(1, 0.48), new Point(1, 0.7), new Point(0, 0.7))));
     Region floor = new Region("floor", "Floor", List.of(all), 0, false);
     Ground dark = new Ground.OneFrame("a0");
-    assertThat(of(Finding.Kind.MUD, over(dark, floor, false, new Tone(1.2, 0, 0, 0)))).isEmpty();
-    List<Finding> mud = of(Finding.Kind.MUD, over(dark, region, false, new Tone(4, 0, 0, 0)));
+    assertThat(of(Fault.MUD, over(dark, floor, false, new Tone(1.2, 0, 0, 0)))).isEmpty();
+    List<Finding> mud = of(Fault.MUD, over(dark, region, false, new Tone(4, 0, 0, 0)));
     assertThat(mud).isNotEmpty();
     assertThat(mud.get(0).pass()).isEqualTo("p");
     assertThat(mud.get(0).mends()).isEqualTo("strength");

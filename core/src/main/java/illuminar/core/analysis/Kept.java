@@ -1,0 +1,56 @@
+package illuminar.core.analysis;
+
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.function.Supplier;
+
+/**
+ * Results by type and question, each computed once however many threads ask. One may ask for
+ * another while it is computed.
+ */
+final class Kept {
+  private final Map<Class<?>, Map<Object, Once<?>>> results = new HashMap<>();
+
+  <T> T get(Class<T> type, Object question, int most, Supplier<T> find) {
+    Once<?> once;
+    synchronized (results) {
+      Map<Object, Once<?>> alike =
+          results.computeIfAbsent(type, t -> new LinkedHashMap<>(8, 0.75f, true));
+      once = alike.computeIfAbsent(question, q -> new Once<>(find));
+      while (alike.size() > most) {
+        alike.remove(alike.keySet().iterator().next());
+      }
+    }
+    try {
+      return type.cast(once.value());
+    } catch (RuntimeException | Error e) {
+      forget(type, question, once);
+      throw e;
+    }
+  }
+
+  private void forget(Class<?> type, Object question, Once<?> failed) {
+    synchronized (results) {
+      results.get(type).remove(question, failed);
+    }
+  }
+
+  /** One result; the first that asks computes it, the others wait. */
+  private static final class Once<T> {
+    private Supplier<T> find;
+    private T value;
+
+    Once(Supplier<T> find) {
+      this.find = find;
+    }
+
+    synchronized T value() {
+      if (find != null) {
+        value = find.get();
+        find = null;
+      }
+      return value;
+    }
+  }
+}

@@ -1,0 +1,43 @@
+package illuminar.core.pass.kinds;
+
+import illuminar.core.analysis.light.LightsApart;
+import illuminar.core.analysis.window.Reflections;
+import illuminar.core.frame.Response;
+import illuminar.core.pass.Tile;
+import illuminar.core.picture.Picture;
+
+/** A frame that is brought in, display-linear with sRGB primaries; not to be modified. */
+interface BroughtView {
+  Picture at(Tile tile);
+
+  /**
+   * The frame without what the panes mirror, where the region has any share.
+   *
+   * @param amount how much of it is taken out, 0 to 1
+   */
+  record Unmirrored(String frame, Response response, Reflections reflections, float amount)
+      implements BroughtView {
+
+    /** What is left at least of a pixel's light: a view is never black for the room before it. */
+    private static final float LEAST = 0.02f;
+
+    @Override
+    public Picture at(Tile tile) {
+      Picture out = tile.frames().apply(frame).copy();
+      Picture with = tile.frames().apply(reflections.with());
+      Picture mirrored =
+          LightsApart.difference(response, with, tile.frames().apply(reflections.without()));
+      float[] region = tile.region().copy();
+      for (int i = 0; i < region.length; i++) {
+        if (region[i] > 0 && with.mostAt(i) <= Reflections.BURNT) {
+          for (int c = 0; c < 3; c++) {
+            float light = response.toLight(c, out.channel(c)[i]);
+            float rest = light - amount * reflections.share()[c] * mirrored.channel(c)[i];
+            out.channel(c)[i] = response.toDisplay(c, Math.max(LEAST * light, rest));
+          }
+        }
+      }
+      return out;
+    }
+  }
+}

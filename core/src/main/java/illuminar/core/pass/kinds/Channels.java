@@ -1,0 +1,17 @@
+package illuminar.core.pass.kinds;
+
+/** On what a curve or levels work. */
+public enum Channels {
+  /** On the luminance; hue and saturation stay. */
+  LIGHTNESS,
+  /** On red, green and blue alike, each by itself: contrast raises saturation. */
+  ALL_CHANNELS,
+  RED,
+  GREEN,
+  BLUE;
+
+  /** Whether a channel, 0 to 2, is worked on by itself. */
+  boolean has(int channel) {
+    return this == ALL_CHANNELS || ordinal() - RED.ordinal() == channel;
+  }
+}

@@ -1,0 +1,45 @@
+package illuminar.core.picture;
+
+import java.util.Arrays;
+
+/** Finds what hangs together on a grid, from neighbour to neighbour. */
+public final class FloodFill {
+  private FloodFill() {}
+
+  /** Whether a fill goes on from one pixel to its neighbour. */
+  public interface Step {
+    boolean from(int pixel, int neighbour);
+  }
+
+  /**
+   * All pixels that hang together with a first one, that one at the head.
+   *
+   * @param seen pixels that no fill enters any more; modified
+   * @param corners whether pixels that meet at a corner are neighbours too
+   */
+  public static int[] of(
+      int start, int width, int height, boolean corners, boolean[] seen, Step step) {
+    int[] found = new int[256];
+    int count = 1;
+    found[0] = start;
+    seen[start] = true;
+    for (int next = 0; next < count; next++) {
+      int i = found[next];
+      int x = i % width;
+      int y = i / width;
+      for (int v = Math.max(0, y - 1); v <= Math.min(height - 1, y + 1); v++) {
+        for (int u = Math.max(0, x - 1); u <= Math.min(width - 1, x + 1); u++) {
+          int k = v * width + u;
+          if (!seen[k] && (corners || u == x || v == y) && step.from(i, k)) {
+            if (count == found.length) {
+              found = Arrays.copyOf(found, count * 2);
+            }
+            seen[k] = true;
+            found[count++] = k;
+          }
+        }
+      }
+    }
+    return Arrays.copyOf(found, count);
+  }
+}

@@ -1,0 +1,97 @@
+package illuminar.core.render;
+
+import illuminar.core.analysis.Analysis;
+import illuminar.core.ground.Ground;
+import illuminar.core.ground.Grounds;
+import illuminar.core.picture.Picture;
+import illuminar.core.picture.Raster;
+import illuminar.core.recipe.Recipe;
+import illuminar.core.region.Sources;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.IntStream;
+
+/**
+ * Streams a whole view through its recipe in tiles, without keeping anything. The same passes in
+ * the same arithmetic as in a {@link PreviewSession}: results do not depend on tiling or threads.
+ */
+public final class DeliveryRender {
+  /** Bytes kept while passes look at the picture below them. */
+  private static final long PLANNING = 40_000_000;
+
+  private final Analysis analysis;
+  private final Masks masks;
+  private final Planner planner;
+
+  public DeliveryRender(Analysis analysis) {
+    this.analysis = analysis;
+    RenderCache cache = new RenderCache(PLANNING);
+    FrameStore frames = new FrameStore(analysis, cache);
+    masks =
+        new Masks(
+            analysis,
+            frames,
+            cache,
+            (ground, r) -> Grounds.draw(ground, analysis, r, id -> analysis.draw(id, r)));
+    planner = new Planner(analysis, masks, frames);
+  }
+
+  /** Receives finished tiles, from several threads at once. */
+  public interface Sink {
+    void tile(Raster tile, Picture pixels);
+  }
+
+  /**
+   * Renders the whole view.
+   *
+   * @param scale size of the result against full size
+   * @param tileWidth width of a tile; any value gives the same pixels
+   */
+  public void deliver(Recipe recipe, double scale, int tileWidth, int tileHeight, Sink sink) {
+    Plan plan = planner.plan(recipe);
+    Raster whole = Raster.whole(analysis.fullWidth(), analysis.fullHeight(), scale);
+    int margin = plan.margin(0, plan.size(), scale);
+    int across = (whole.width() + tileWidth - 1) / tileWidth;
+    int down = (whole.height() + tileHeight - 1) / tileHeight;
+    if (!(plan.ground() instanceof Ground.OneFrame)) {
+      Grounds.of(plan.ground(), analysis);
+    }
+    IntStream.range(0, across * down)
+        .parallel()
+        .forEach(
+            k -> {
+              int x = k % across * tileWidth;
+              int y = k / across * tileHeight;
+              Raster tile =
+                  whole.part(
+                      x,
+                      y,
+                      Math.min(tileWidth, whole.width() - x),
+                      Math.min(tileHeight, whole.height() - y));
+              Raster wide = tile.grown(margin, analysis.fullWidth(), analysis.fullHeight());
+              sink.tile(tile, tile(plan, wide).part(wide, tile));
+            });
+  }
+
+  private Picture tile(Plan plan, Raster wide) {
+    Map<String, Picture> drawn = new HashMap<>();
+    Function<String, Picture> once = id -> drawn.computeIfAbsent(id, i -> analysis.draw(i, wide));
+    Sources.Frames any =
+        r ->
+            r.equals(wide)
+                ? once
+                : id ->
+                    // a region's edge may need to see beyond the tile
+                    wide.holds(r) && drawn.containsKey(id)
+                        ? once.apply(id).part(wide, r)
+                        : analysis.draw(id, r);
+    Map<Raster, Picture> grounds = new HashMap<>();
+    Function<Raster, Picture> ground =
+        r ->
+            grounds.computeIfAbsent(
+                r, at -> Grounds.draw(plan.ground(), analysis, at, any.apply(at)));
+    Run run = new Run(wide.height(), (s, below) -> masks.once(s, wide, any, ground, below), any);
+    return run.over(plan.steps(), Developing.of(ground.apply(wide)), wide).settled();
+  }
+}
