@@ -11,8 +11,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import javax.imageio.ImageIO;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
@@ -20,21 +18,10 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** What is asked about a picture beside drawing it, over HTTP. */
 class JudgeTest {
-  private static TestServer server;
-  private static Visitor visitor;
-  private static String view;
-
-  @BeforeAll
-  static void begin() {
-    server = new TestServer("judge_test");
-    visitor = new Visitor(server.url()).signedIn();
-    view = visitor.firstView(visitor.demoShoot());
-  }
-
-  @AfterAll
-  static void end() {
-    server.close();
-  }
+  private static final Opened OPENED = Opened.view();
+  private static final Visitor visitor = OPENED.visitor();
+  private static final TestServer server = OPENED.server();
+  private static final String view = OPENED.id();
 
   private static JsonNode state() {
     return visitor.json("/api/views/" + view + "/recipe");
@@ -191,7 +178,7 @@ class JudgeTest {
         double from = c.path("from").asDouble();
         double to = c.path("to").asDouble();
         assertThat(from).as(c.path("label").asString()).isLessThan(to);
-        assertThat(c.path("careful").asDouble()).isBetween(from, to);
+        assertThat(c.path("defaultValue").asDouble()).isBetween(from, to);
         assertThat(c.path("step").asDouble()).isPositive().isLessThan(to - from);
       }
     }
@@ -217,8 +204,7 @@ class JudgeTest {
   @Test
   void whatIsNotThereIsNotFoundAndNamesNoOneElsesThings() {
     UUID none = UUID.randomUUID();
-    for (String path :
-        List.of("/recipe", "/lights", "/proposals", "/board", "/cover", "/history")) {
+    for (String path : List.of("/recipe", "/lights", "/proposals", "/board", "/cover")) {
       assertThat(visitor.get("/api/views/" + none + path).statusCode()).as(path).isEqualTo(404);
     }
     assertThat(visitor.get("/api/frames/" + none + "/thumb").statusCode()).isEqualTo(404);

@@ -45,6 +45,20 @@ final class Visitor {
     return send(HttpResponse.BodyHandlers.ofString(), method, path, body, headers);
   }
 
+  /** A change that lacks the token of its page, as another site would send it. */
+  HttpResponse<String> withoutToken(String path, String body) {
+    HttpRequest request =
+        HttpRequest.newBuilder(URI.create(url + path))
+            .POST(HttpRequest.BodyPublishers.ofString(body))
+            .header("Content-Type", "application/json")
+            .build();
+    try {
+      return client.send(request, HttpResponse.BodyHandlers.ofString());
+    } catch (IOException | InterruptedException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
   /** What is answered with a picture. */
   HttpResponse<byte[]> postForBytes(String path, String body) {
     return send(HttpResponse.BodyHandlers.ofByteArray(), "POST", path, body);

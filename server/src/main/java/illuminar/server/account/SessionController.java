@@ -38,15 +38,22 @@ class SessionController {
 
   record SignIn(@NotNull String email, @NotNull String password) {}
 
-  record Signed(@NotNull String name, @NotNull String email, @NotNull String studio) {}
+  /**
+   * @param copyright what stands in the studio's files unless an order says something else
+   */
+  record Signed(
+      @NotNull String name,
+      @NotNull String email,
+      @NotNull String studio,
+      @NotNull String copyright) {}
 
   @GetMapping
   Signed who(@AuthenticationPrincipal Member member) {
     if (member == null) {
       throw new Problem(HttpStatus.UNAUTHORIZED, "Please sign in.");
     }
-    String studio = studios.findById(member.studio()).map(Studio::name).orElse("");
-    return new Signed(member.name(), member.email(), studio);
+    Studio studio = studios.findById(member.studio()).orElseThrow(() -> Problem.notFound("studio"));
+    return new Signed(member.name(), member.email(), studio.name(), studio.copyright());
   }
 
   @PostMapping
@@ -57,8 +64,7 @@ class SessionController {
           manager.authenticate(
               UsernamePasswordAuthenticationToken.unauthenticated(body.email(), body.password()));
     } catch (AuthenticationException e) {
-      throw new Problem(
-          HttpStatus.UNAUTHORIZED, "This address and password do not belong together.");
+      throw new Problem(HttpStatus.UNAUTHORIZED, "The e-mail or the password is wrong.");
     }
     if (request.getSession(false) != null) {
       request.changeSessionId();

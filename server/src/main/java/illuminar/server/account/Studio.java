@@ -9,12 +9,17 @@ import java.util.UUID;
 public class Studio {
   @Id private UUID id;
   private String name;
+  private String copyright;
 
   protected Studio() {}
 
-  public Studio(String name) {
+  /**
+   * @param copyright what stands in its files unless an order says something else
+   */
+  public Studio(String name, String copyright) {
     this.id = UUID.randomUUID();
     this.name = name;
+    this.copyright = copyright;
   }
 
   public UUID id() {
@@ -23,5 +28,9 @@ public class Studio {
 
   public String name() {
     return name;
+  }
+
+  public String copyright() {
+    return copyright;
   }
 }

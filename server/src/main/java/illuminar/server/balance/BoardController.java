@@ -24,7 +24,6 @@ import tools.jackson.databind.json.JsonMapper;
 @RequestMapping("/api/views/{id}/board")
 class BoardController {
   private static final int MOST_PROBES = 24;
-  private static final int LONGEST_NAME = 60;
 
   private final ShootService shoots;
   private final BoardRows rows;
@@ -33,28 +32,6 @@ class BoardController {
   BoardController(ShootService shoots, BoardRows rows) {
     this.shoots = shoots;
     this.rows = rows;
-  }
-
-  /**
-   * A pinned place.
-   *
-   * @param x pixels at full size; {@code y} and {@code radius} likewise
-   * @param surface name of the surface that it belongs to; empty for none
-   */
-  record Probe(String id, double x, double y, double radius, String surface) {
-    Probe {
-      if (id == null || id.isEmpty() || id.length() > LONGEST_NAME) {
-        throw new IllegalArgumentException("a probe needs an id");
-      }
-      surface = surface == null ? "" : surface;
-      if (surface.length() > LONGEST_NAME) {
-        throw new IllegalArgumentException(
-            "a surface's name is at most " + LONGEST_NAME + " characters long");
-      }
-      if (!(radius > 0 && radius < 10_000)) {
-        throw new IllegalArgumentException("a probe's radius must lie above 0");
-      }
-    }
   }
 
   /**
@@ -90,7 +67,7 @@ class BoardController {
       @RequestBody BalanceBoard board) {
     View view = shoots.ownedView(member.studio(), id);
     for (Probe p : board.probes) {
-      if (!(p.x >= -1 && p.y >= -1 && p.x <= view.width() && p.y <= view.height())) {
+      if (!(p.x() >= -1 && p.y() >= -1 && p.x() <= view.width() && p.y() <= view.height())) {
         throw new IllegalArgumentException("a probe lies beside the picture");
       }
     }

@@ -2,7 +2,7 @@ package illuminar.server.balance;
 
 import illuminar.core.balance.Solve;
 import illuminar.core.colour.Lab;
-import illuminar.core.pass.Balance;
+import illuminar.core.pass.kinds.Balance;
 import java.util.List;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;

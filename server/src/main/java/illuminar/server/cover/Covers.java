@@ -1,4 +1,4 @@
-package illuminar.server.view;
+package illuminar.server.cover;
 
 import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
@@ -6,6 +6,7 @@ import illuminar.files.ScreenJpeg;
 import illuminar.server.Settings;
 import illuminar.server.recipe.RecipeService;
 import illuminar.server.shoot.View;
+import illuminar.server.sitting.OpenViews;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -80,7 +81,7 @@ public class Covers {
     }
     Recipe recipe = state.recipe();
     Raster raster = Raster.fitted(view.width(), view.height(), EDGE);
-    byte[] jpeg = ScreenJpeg.of(open.renderer(view).picture(recipe, raster), 0.85);
+    byte[] jpeg = ScreenJpeg.of(open.session(view).picture(recipe, raster), 0.85);
     Files.createDirectories(file.getParent());
     Path part = file.resolveSibling(state.edition() + ".part");
     Files.write(part, jpeg);

@@ -1,8 +1,8 @@
-package illuminar.server.view;
+package illuminar.server.cover;
 
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
-import illuminar.core.render.Renderer;
+import illuminar.core.render.PreviewSession;
 import illuminar.files.ScreenJpeg;
 import illuminar.server.account.Member;
 import illuminar.server.recipe.RecipeService;
@@ -10,6 +10,7 @@ import illuminar.server.shoot.FrameRow;
 import illuminar.server.shoot.FrameRows;
 import illuminar.server.shoot.ShootService;
 import illuminar.server.shoot.View;
+import illuminar.server.sitting.OpenViews;
 import illuminar.server.web.Problem;
 import java.io.IOException;
 import java.util.LinkedHashMap;
@@ -93,7 +94,7 @@ class PictureController {
     return kept(
         "frame " + id,
         () -> {
-          Renderer r = open.renderer(view);
+          PreviewSession r = open.session(view);
           return jpeg(r.frame(id.toString(), Raster.fitted(view.width(), view.height(), THUMB)));
         });
   }

@@ -33,12 +33,15 @@ class DeliveryController {
   private final Jobs jobs;
   private final RecipeJson json;
   private final DeliveredFiles files;
+  private final Formats formats;
 
-  DeliveryController(ShootService shoots, Jobs jobs, RecipeJson json, DeliveredFiles files) {
+  DeliveryController(
+      ShootService shoots, Jobs jobs, RecipeJson json, DeliveredFiles files, Formats formats) {
     this.shoots = shoots;
     this.jobs = jobs;
     this.json = json;
     this.files = files;
+    this.formats = formats;
   }
 
   record File(
@@ -51,35 +54,37 @@ class DeliveryController {
       int width,
       int height) {}
 
+  /** A format as it is offered. */
+  record FormatCard(
+      @NotNull String id, @NotNull String name, @NotNull String ending, boolean lossy) {}
+
+  @GetMapping("/formats")
+  List<FormatCard> formats() {
+    return formats.all().stream()
+        .map(f -> new FormatCard(f.id(), f.name(), f.ending(), f.lossy()))
+        .toList();
+  }
+
   @PostMapping("/shoots/{shoot}/delivery")
   @ResponseStatus(HttpStatus.ACCEPTED)
   Jobs.Told order(
       @AuthenticationPrincipal Member member,
       @PathVariable UUID shoot,
-      @RequestBody DeliveryWork.DeliveryOrder order) {
+      @RequestBody DeliveryOrder order) {
     shoots.owned(member.studio(), shoot);
     List<UUID> here =
         shoots.views(shoot).stream()
             .filter(v -> v.state() != View.State.NEW)
             .map(View::id)
             .toList();
-    if (order.views().isEmpty() || order.formats().isEmpty()) {
-      throw new Problem(
-          HttpStatus.UNPROCESSABLE_ENTITY, "Choose at least one view and one format.");
-    }
+    order.formats().forEach(formats::of);
     if (!here.containsAll(order.views())) {
       throw new Problem(
           HttpStatus.UNPROCESSABLE_ENTITY,
           "A view in this order is not lined up, or not of this shoot.");
     }
-    if (order.longEdge() != 0 && (order.longEdge() < 64 || order.longEdge() > 30_000)
-        || order.quality() < 40
-        || order.quality() > 100) {
-      throw new Problem(
-          HttpStatus.UNPROCESSABLE_ENTITY, "Long edge is 64 to 30000 px, quality 40 to 100.");
-    }
     return jobs.told(
-        jobs.start(new Job(member.studio(), shoot, Job.Kind.DELIVERY, json.write(order))));
+        jobs.start(new Job(member.studio(), shoot, DeliveryWork.KIND, json.write(order))));
   }
 
   @GetMapping("/shoots/{shoot}/delivered")
@@ -107,10 +112,7 @@ class DeliveryController {
     if (!file.exists()) {
       throw new Problem(HttpStatus.GONE, d.name() + " is no longer kept; deliver it again.");
     }
-    String type =
-        d.format().startsWith("JPEG")
-            ? "image/jpeg"
-            : d.format().startsWith("PNG") ? "image/png" : "image/tiff";
+    String type = formats.of(d.format()).mediaType();
     return ResponseEntity.ok()
         .header(
             HttpHeaders.CONTENT_DISPOSITION,

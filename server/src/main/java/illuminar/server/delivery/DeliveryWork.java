@@ -1,153 +1,153 @@
 package illuminar.server.delivery;
 
 import illuminar.core.exposure.Exposure;
-import illuminar.core.pass.Pass;
 import illuminar.core.recipe.Recipe;
-import illuminar.core.recipe.Sentence;
-import illuminar.core.render.Renderer;
 import illuminar.files.Legend;
 import illuminar.server.Settings;
+import illuminar.server.delivery.format.Finished;
+import illuminar.server.delivery.format.OutputFormat;
 import illuminar.server.job.Job;
 import illuminar.server.job.Work;
 import illuminar.server.recipe.RecipeJson;
 import illuminar.server.recipe.RecipeService;
 import illuminar.server.shoot.FrameRow;
 import illuminar.server.shoot.FrameRows;
+import illuminar.server.shoot.ShootService;
 import illuminar.server.shoot.View;
 import illuminar.server.shoot.Views;
-import illuminar.server.view.OpenViews;
+import illuminar.server.sitting.OpenViews;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.HashSet;
+import java.nio.file.StandardCopyOption;
+import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 
-/** Renders finished files at the sizes and in the formats that were ordered. */
+/** Renders finished files at the size and in the formats that were ordered. */
 @Component
 class DeliveryWork implements Work {
-
-  /** File formats of a delivery. */
-  enum Format {
-    JPEG("jpg"),
-    PNG_16("png"),
-    TIFF_16("tif");
-
-    final String ending;
-
-    Format(String ending) {
-      this.ending = ending;
-    }
-  }
-
-  /**
-   * What was ordered.
-   *
-   * @param longEdge pixels of the long edge, 0 for full size
-   */
-  record DeliveryOrder(
-      List<UUID> views, List<Format> formats, int longEdge, int quality, String copyright) {}
+  static final String KIND = "DELIVERY";
 
   private final Views views;
   private final FrameRows frames;
+  private final ShootService shoots;
   private final OpenViews open;
   private final RecipeService recipes;
   private final RecipeJson json;
   private final DeliveredFiles files;
+  private final Formats formats;
   private final Path folder;
 
   DeliveryWork(
       Views views,
       FrameRows frames,
+      ShootService shoots,
       OpenViews open,
       RecipeService recipes,
       RecipeJson json,
       DeliveredFiles files,
+      Formats formats,
       Settings settings) {
     this.views = views;
     this.frames = frames;
+    this.shoots = shoots;
     this.open = open;
     this.recipes = recipes;
     this.json = json;
     this.files = files;
+    this.formats = formats;
     this.folder = settings.home().toAbsolutePath().resolve("delivered");
   }
 
   @Override
-  public Job.Kind kind() {
-    return Job.Kind.DELIVERY;
+  public String kind() {
+    return KIND;
   }
 
   @Override
+  public String verb() {
+    return "Delivering";
+  }
+
+  /** A view counts as delivered where every one of its files was written. */
+  @Override
   public void run(Job job, Progress progress) throws IOException {
     DeliveryOrder order = json.read(job.subject(), DeliveryOrder.class);
-    int total = order.views().size() * order.formats().size();
+    List<OutputFormat> wanted = order.formats().stream().map(formats::of).toList();
+    Map<UUID, String> stems = stems(order);
+    int total = order.views().size() * wanted.size();
     int done = 0;
     Path place = folder.resolve(job.id().toString());
     Files.createDirectories(place);
     for (UUID id : order.views()) {
       View view = views.findById(id).orElseThrow();
-      for (Format format : order.formats()) {
-        progress.at(done++, total, view.name() + " as " + format.ending.toUpperCase(Locale.ROOT));
-        String name = fileName(view.name(), format);
+      boolean all = true;
+      for (OutputFormat format : wanted) {
+        progress.at(done++, total, view.name() + " as " + format.name());
+        String name = stems.get(id) + "." + format.ending();
         if (!files.existsByJobIdAndName(job.id(), name)) {
           try {
-            deliver(job, order, view, format, name, place);
+            deliver(job, order, view, format, place.resolve(name));
           } catch (IOException e) {
-            Files.deleteIfExists(place.resolve(name));
-            progress.problem(name + ": it could not be written (" + e.getMessage() + ").");
+            all = false;
+            progress.problem(name + " could not be written: " + reason(e) + ".");
           }
         }
       }
-      View fresh = views.findById(id).orElseThrow();
-      fresh.come(View.State.DELIVERED);
-      views.saveAndFlush(fresh);
+      if (all) {
+        shoots.come(id, View.State.DELIVERED);
+      }
     }
   }
 
-  private static String fileName(String view, Format format) {
-    String plain = view.replaceAll("[^\\p{L}\\p{N} _-]", "").strip().replace(' ', '-');
-    return (plain.isEmpty() ? "view" : plain) + "." + format.ending;
+  private Map<UUID, String> stems(DeliveryOrder order) {
+    Map<UUID, String> names = new LinkedHashMap<>();
+    for (UUID id : order.views()) {
+      names.put(id, views.findById(id).orElseThrow().name());
+    }
+    return FileNames.of(names, order.longEdge());
   }
 
-  private void deliver(
-      Job job, DeliveryOrder order, View view, Format format, String name, Path place)
+  private void deliver(Job job, DeliveryOrder order, View view, OutputFormat format, Path target)
       throws IOException {
     Recipe recipe = recipes.state(job.studioId(), view.id()).recipe();
-    Renderer renderer = open.once(view);
     double scale =
         order.longEdge() == 0
             ? 1
             : Math.min(1, order.longEdge() / (double) Math.max(view.width(), view.height()));
-    Path part = place.resolve(name + ".part");
     Finished finished =
-        new Finished(renderer, recipe, scale, legend(view, recipe, order.copyright()));
-    finished.write(format, order.quality(), part);
-    Path target = place.resolve(name);
-    Files.move(part, target, java.nio.file.StandardCopyOption.REPLACE_EXISTING);
+        new Finished(open.analysis(view), recipe, scale, legend(view, recipe, order.copyright()));
+    Path part = target.resolveSibling(target.getFileName() + ".part");
+    try {
+      Files.deleteIfExists(part);
+      format.write(finished, order.quality() / 100.0, part);
+      Files.move(part, target, StandardCopyOption.REPLACE_EXISTING);
+    } finally {
+      Files.deleteIfExists(part);
+    }
     files.save(
         new Delivered(
             job.id(),
             view.id(),
-            name,
-            format.name(),
+            target.getFileName().toString(),
+            format.id(),
             target.toString(),
             Files.size(target),
             finished.width(),
             finished.height()));
   }
 
+  private static String reason(IOException e) {
+    return String.valueOf(e.getMessage()).contains("No space")
+        ? "the disk is full"
+        : "the disk refused it";
+  }
+
   private Legend legend(View view, Recipe recipe, String copyright) {
-    Set<String> used = new HashSet<>(recipe.ground().sources());
-    for (Pass p : recipe.passes()) {
-      if (p.active()) {
-        used.addAll(Sentence.frames(p));
-      }
-    }
     FrameRow anchor =
         frames.findByViewIdOrderByPosition(view.id()).stream()
             .filter(f -> f.id().equals(view.anchorId()))
@@ -164,6 +164,6 @@ class DeliveryWork implements Work {
         anchor.flash(),
         1,
         copyright,
-        used.size());
+        recipe.frames().size());
   }
 }

@@ -50,13 +50,13 @@ class Demo implements ApplicationRunner {
     if (!settings.demo() || accounts.count() > 0) {
       return;
     }
-    Studio studio = studios.save(new Studio("Heathlight Studio"));
+    Studio studio = studios.save(new Studio("Heathlight Studio", "© 2026 Heathlight Studio"));
     accounts.save(
         new Account(
             studio.id(), "demo@illuminar.test", "Demo photographer", passwords.encode("heather")));
     Shoot shoot = shoots.save(new Shoot(studio.id(), "Fennick Weather House"));
     if (Files.isRegularFile(settings.worked())) {
-      jobs.start(new Job(studio.id(), shoot.id(), Job.Kind.DEMO, worked()));
+      jobs.start(new Job(studio.id(), shoot.id(), DemoWork.KIND, worked()));
     }
   }
 

@@ -4,6 +4,7 @@ import illuminar.core.intake.Grouping;
 import illuminar.core.pass.Pass;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.region.Region;
+import illuminar.server.cover.Covers;
 import illuminar.server.intake.Card;
 import illuminar.server.intake.IntakeWork;
 import illuminar.server.job.Job;
@@ -13,7 +14,6 @@ import illuminar.server.recipe.RecipeService;
 import illuminar.server.shoot.FrameRow;
 import illuminar.server.shoot.FrameRows;
 import illuminar.server.shoot.Views;
-import illuminar.server.view.Covers;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -37,6 +37,8 @@ class DemoWork implements Work {
 
   /** Views of the shoot in the order of the card. */
   record Worked(List<WorkedView> views) {}
+
+  static final String KIND = "DEMO";
 
   private final Card card;
   private final IntakeWork intake;
@@ -64,8 +66,13 @@ class DemoWork implements Work {
   }
 
   @Override
-  public Job.Kind kind() {
-    return Job.Kind.DEMO;
+  public String kind() {
+    return KIND;
+  }
+
+  @Override
+  public String verb() {
+    return "Taking in";
   }
 
   @Override

@@ -1,4 +1,4 @@
-package illuminar.server.web;
+package illuminar.server.description;
 
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
@@ -20,7 +20,7 @@ class ApiDescription {
       api.info(new Info().title("Illuminar").version("1"));
       api.servers(List.of());
       requireAll(api);
-      new RecipeSchemas(api).add();
+      new RecordSchemas(api).add();
     };
   }
 

@@ -1,7 +1,9 @@
-package illuminar.server.web;
+package illuminar.server.description;
 
 import illuminar.core.recipe.Recipe;
 import illuminar.server.recipe.Kinds;
+import illuminar.server.sitting.messages.Answer;
+import illuminar.server.sitting.messages.Request;
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.media.ArraySchema;
 import io.swagger.v3.oas.models.media.BooleanSchema;
@@ -16,17 +18,20 @@ import java.lang.reflect.Type;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 
-/** The recipe's schemas, made from the core's own records, so that they cannot differ. */
-final class RecipeSchemas {
+/** Schemas of recipes and of socket messages, made from the records themselves. */
+final class RecordSchemas {
   private final OpenAPI api;
 
-  RecipeSchemas(OpenAPI api) {
+  RecordSchemas(OpenAPI api) {
     this.api = api;
   }
 
   void add() {
     schema(Recipe.class);
+    schema(Request.class);
+    schema(Answer.class);
     Schema<?> state = new ObjectSchema();
     property(state, "recipe", ref(Recipe.class));
     property(state, "revision", new IntegerSchema());
@@ -34,21 +39,26 @@ final class RecipeSchemas {
     property(state, "canUndo", new BooleanSchema());
     property(state, "canRedo", new BooleanSchema());
     property(state, "said", new StringSchema());
+    property(state, "frames", new ArraySchema().items(new StringSchema()));
     api.getComponents().addSchemas("RecipeState", state);
   }
 
   private Schema<?> schema(Type type) {
-    if (type instanceof ParameterizedType list) {
-      return new ArraySchema().items(schema(list.getActualTypeArguments()[0]));
+    if (type instanceof ParameterizedType of) {
+      Schema<?> content = schema(of.getActualTypeArguments()[0]);
+      return of.getRawType() == Optional.class ? content : new ArraySchema().items(content);
     }
     Class<?> c = (Class<?>) type;
+    if (c.isArray()) {
+      return new ArraySchema().items(schema(c.getComponentType()));
+    }
     if (c == String.class) {
       return new StringSchema();
     } else if (c == boolean.class) {
       return new BooleanSchema();
-    } else if (c == int.class) {
+    } else if (c == int.class || c == long.class) {
       return new IntegerSchema();
-    } else if (c == double.class) {
+    } else if (c == double.class || c == Double.class) {
       return new NumberSchema();
     } else if (c.isEnum()) {
       List<String> names = new ArrayList<>();
@@ -89,7 +99,11 @@ final class RecipeSchemas {
       property(out, "kind", new StringSchema()._enum(List.of(kind)));
     }
     for (RecordComponent c : type.getRecordComponents()) {
-      property(out, c.getName(), schema(c.getGenericType()));
+      if (c.getType() == Optional.class) {
+        out.addProperty(c.getName(), schema(c.getGenericType()));
+      } else {
+        property(out, c.getName(), schema(c.getGenericType()));
+      }
     }
     return out;
   }

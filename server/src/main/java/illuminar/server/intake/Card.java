@@ -1,9 +1,9 @@
 package illuminar.server.intake;
 
+import illuminar.core.colour.WorkingSpace;
 import illuminar.core.frame.Codes;
 import illuminar.core.frame.Pyramid;
 import illuminar.core.frame.Similarity;
-import illuminar.core.ground.EvenBlendWork;
 import illuminar.core.intake.Grouping;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
@@ -140,7 +140,7 @@ public class Card {
       Raster raster = Raster.fitted(codes.width(), codes.height(), THUMB);
       Picture small = pyramid.draw(raster, Similarity.NONE, codes.width(), codes.height());
       double[] tone = tone(small);
-      EvenBlendWork.toWork(small);
+      WorkingSpace.fromSrgb(small.planes());
       byte[] thumb = ScreenJpeg.of(small, 0.82);
       Header upright = new Header(header.format(), codes.width(), codes.height());
       Read read =

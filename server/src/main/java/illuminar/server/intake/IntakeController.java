@@ -9,6 +9,7 @@ import illuminar.server.job.Jobs;
 import illuminar.server.recipe.RecipeJson;
 import illuminar.server.shoot.FrameRow;
 import illuminar.server.shoot.FrameRows;
+import illuminar.server.shoot.Names;
 import illuminar.server.shoot.ShootService;
 import illuminar.server.shoot.View;
 import illuminar.server.web.Problem;
@@ -147,6 +148,7 @@ class IntakeController {
     shoots.owned(member.studio(), shoot);
     Set<String> names = new HashSet<>();
     for (WantedView v : order.views()) {
+      Names.checked("view", v.name());
       if (v.frames().isEmpty() || v.frames().stream().noneMatch(f -> f.name().equals(v.anchor()))) {
         throw new Problem(
             HttpStatus.UNPROCESSABLE_ENTITY, v.name() + " needs frames and one of them as anchor.");
@@ -167,14 +169,14 @@ class IntakeController {
                 v ->
                     new IntakeWork.PlannedView(
                         UUID.randomUUID(),
-                        v.name(),
+                        Names.checked("view", v.name()),
                         v.anchor(),
                         v.frames().stream()
                             .map(f -> new IntakeWork.PlannedFrame(f.name(), f.role()))
                             .toList()))
             .toList();
     Job job =
-        new Job(member.studio(), shoot, Job.Kind.INTAKE, json.write(new IntakeWork.Plan(plan)));
+        new Job(member.studio(), shoot, IntakeWork.KIND, json.write(new IntakeWork.Plan(plan)));
     return jobs.told(jobs.start(job));
   }
 }

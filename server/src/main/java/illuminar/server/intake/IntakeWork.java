@@ -4,13 +4,13 @@ import illuminar.core.frame.Role;
 import illuminar.files.BadPicture;
 import illuminar.server.job.Job;
 import illuminar.server.job.Work;
+import illuminar.server.lineup.LineUpWork;
 import illuminar.server.recipe.RecipeJson;
 import illuminar.server.shoot.FrameRow;
 import illuminar.server.shoot.FrameRows;
 import illuminar.server.shoot.View;
 import illuminar.server.shoot.Views;
 import illuminar.server.storage.Originals;
-import illuminar.server.view.LineUpWork;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
@@ -34,6 +34,8 @@ public class IntakeWork implements Work {
 
   /** Views in the order in which they are taken in. */
   public record Plan(List<PlannedView> views) {}
+
+  static final String KIND = "INTAKE";
 
   private final Card card;
   private final Originals originals;
@@ -61,8 +63,13 @@ public class IntakeWork implements Work {
   }
 
   @Override
-  public Job.Kind kind() {
-    return Job.Kind.INTAKE;
+  public String kind() {
+    return KIND;
+  }
+
+  @Override
+  public String verb() {
+    return "Taking in";
   }
 
   @Override

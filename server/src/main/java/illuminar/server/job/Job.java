@@ -11,14 +11,6 @@ import java.util.UUID;
 /** A piece of long work: what it is about, how far it is, and what went wrong on the way. */
 @Entity
 public class Job {
-  /** What a job does. */
-  public enum Kind {
-    DEMO,
-    INTAKE,
-    LINE_UP,
-    DELIVERY
-  }
-
   /** How a job stands. */
   public enum State {
     WAITING,
@@ -36,8 +28,7 @@ public class Job {
   @Column(name = "shoot_id")
   private UUID shootId;
 
-  @Enumerated(EnumType.STRING)
-  private Kind kind;
+  private String kind;
 
   @Column(columnDefinition = "jsonb")
   private String subject;
@@ -58,7 +49,7 @@ public class Job {
 
   protected Job() {}
 
-  public Job(UUID studioId, UUID shootId, Kind kind, String subject) {
+  public Job(UUID studioId, UUID shootId, String kind, String subject) {
     this.id = UUID.randomUUID();
     this.studioId = studioId;
     this.shootId = shootId;
@@ -78,7 +69,8 @@ public class Job {
     return shootId;
   }
 
-  public Kind kind() {
+  /** The {@link Work#kind} that does it. */
+  public String kind() {
     return kind;
   }
 

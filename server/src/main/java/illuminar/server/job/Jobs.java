@@ -1,10 +1,11 @@
 package illuminar.server.job;
 
 import com.github.kagkarlsson.scheduler.Scheduler;
+import com.github.kagkarlsson.scheduler.jdbc.PostgreSqlJdbcCustomization;
 import com.github.kagkarlsson.scheduler.task.ExecutionComplete;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
-import illuminar.server.recipe.RecipeJson;
+import illuminar.server.Settings;
 import illuminar.server.web.Problem;
 import jakarta.annotation.PreDestroy;
 import java.io.IOException;
@@ -27,22 +28,24 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import tools.jackson.databind.json.JsonMapper;
 
 /** Runs jobs one after the other, tells how far they are, and takes them up again after a crash. */
 @Service
 public class Jobs {
   private static final Logger LOG = LoggerFactory.getLogger(Jobs.class);
 
+  private final Settings settings;
   private final JobRows rows;
-  private final RecipeJson json;
-  private final Map<Job.Kind, Work> works = new ConcurrentHashMap<>();
+  private final JsonMapper json = JsonMapper.shared();
+  private final Map<String, Work> works = new ConcurrentHashMap<>();
   private final Map<UUID, List<SseEmitter>> listeners = new ConcurrentHashMap<>();
   private final OneTimeTask<String> task;
   private final Scheduler scheduler;
 
-  Jobs(JobRows rows, RecipeJson json, DataSource data, List<Work> all) {
+  Jobs(Settings settings, JobRows rows, DataSource data, List<Work> all) {
+    this.settings = settings;
     this.rows = rows;
-    this.json = json;
     all.forEach(w -> works.put(w.kind(), w));
     task =
         Tasks.oneTime("job", String.class)
@@ -53,6 +56,7 @@ public class Jobs {
             .execute((instance, context) -> run(UUID.fromString(instance.getId())));
     scheduler =
         Scheduler.create(data, task)
+            .jdbcCustomization(new PostgreSqlJdbcCustomization(false, false))
             .threads(1)
             .pollingInterval(Duration.ofMillis(400))
             .heartbeatInterval(Duration.ofSeconds(2))
@@ -63,7 +67,9 @@ public class Jobs {
 
   @EventListener(ApplicationReadyEvent.class)
   void begin() {
-    scheduler.start();
+    if (settings.jobs()) {
+      scheduler.start();
+    }
   }
 
   @PreDestroy
@@ -155,7 +161,7 @@ public class Jobs {
     public void problem(String said) {
       problems.add(said);
       Job job = rows.findById(id).orElseThrow();
-      job.problems(json.write(problems));
+      job.problems(json.writeValueAsString(problems));
       tell(rows.saveAndFlush(job));
     }
   }
@@ -164,7 +170,8 @@ public class Jobs {
   public record Told(
       UUID id,
       UUID shoot,
-      Job.Kind kind,
+      String kind,
+      String verb,
       Job.State state,
       int done,
       int total,
@@ -172,11 +179,12 @@ public class Jobs {
       List<String> problems) {}
 
   public Told told(Job job) {
-    String[] problems = json.read(job.problems(), String[].class);
+    String[] problems = json.readValue(job.problems(), String[].class);
     return new Told(
         job.id(),
         job.shootId(),
         job.kind(),
+        works.get(job.kind()).verb(),
         job.state(),
         job.done(),
         job.total(),
@@ -202,7 +210,7 @@ public class Jobs {
 
   private void send(SseEmitter emitter, Job job) {
     try {
-      emitter.send(SseEmitter.event().name("job").data(json.write(told(job))));
+      emitter.send(SseEmitter.event().name("job").data(json.writeValueAsString(told(job))));
     } catch (IOException | IllegalStateException e) {
       emitter.completeWithError(e);
     }

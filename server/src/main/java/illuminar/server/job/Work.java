@@ -1,8 +1,15 @@
 package illuminar.server.job;
 
-/** How one kind of job is done. Must be safe to run again from the start after a crash. */
+/**
+ * How one kind of job is done; every bean of this type is one kind. Must be safe to run again from
+ * the start after a crash.
+ */
 public interface Work {
-  Job.Kind kind();
+  /** Its name in the database; never changed. */
+  String kind();
+
+  /** What it does, as one says it: "Taking in". */
+  String verb();
 
   /** Does the job; throws {@link Cancelled} through {@link Progress#at} when it is called off. */
   void run(Job job, Progress progress) throws Exception;

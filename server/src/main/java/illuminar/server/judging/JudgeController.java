@@ -1,20 +1,22 @@
-package illuminar.server.view;
+package illuminar.server.judging;
 
-import illuminar.core.analysis.Casts;
+import illuminar.core.analysis.cast.Casts;
 import illuminar.core.first.FirstVersion;
 import illuminar.core.first.Proposal;
 import illuminar.core.ground.Ground;
+import illuminar.core.ground.Grounds;
 import illuminar.core.ground.MovingThings;
 import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
-import illuminar.core.render.Renderer;
+import illuminar.core.render.PreviewSession;
 import illuminar.core.render.Trim;
 import illuminar.core.watch.Finding;
 import illuminar.core.watch.Watch;
 import illuminar.server.account.Member;
 import illuminar.server.recipe.RecipeJson;
 import illuminar.server.shoot.ShootService;
+import illuminar.server.sitting.OpenViews;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.awt.image.BufferedImage;
@@ -56,7 +58,7 @@ class JudgeController {
               content = @Content(schema = @Schema(ref = "#/components/schemas/Recipe")))
           @RequestBody
           String recipe) {
-    return Watch.over(renderer(member, id), json.read(recipe));
+    return Watch.over(session(member, id), json.read(recipe));
   }
 
   /** Moving things and the frame that each is taken from. */
@@ -69,7 +71,7 @@ class JudgeController {
           @RequestBody
           String recipe) {
     return json.read(recipe).ground() instanceof Ground.EvenBlend blend
-        ? renderer(member, id).analysis().blend(blend).things()
+        ? Grounds.of(blend, session(member, id).analysis()).things()
         : List.of();
   }
 
@@ -84,7 +86,7 @@ class JudgeController {
       @RequestParam Casts.Source source,
       @RequestParam(defaultValue = "") String reference)
       throws IOException {
-    Casts casts = renderer(member, id).analysis().casts(source, reference);
+    Casts casts = Casts.of(session(member, id).analysis(), source, reference);
     int w = casts.red().width();
     BufferedImage image = new BufferedImage(w, casts.red().height(), BufferedImage.TYPE_INT_RGB);
     for (int i = 0; i < casts.red().data().length; i++) {
@@ -120,7 +122,7 @@ class JudgeController {
               content = @Content(schema = @Schema(ref = "#/components/schemas/Recipe")))
           @RequestBody
           String recipe) {
-    Proposal made = FirstVersion.propose(stage, json.read(recipe), renderer(member, id));
+    Proposal made = FirstVersion.propose(stage, json.read(recipe), session(member, id));
     return json.write(new Proposed(made.recipe(), made.said()));
   }
 
@@ -137,9 +139,9 @@ class JudgeController {
           @RequestBody
           String recipe)
       throws IOException {
-    Renderer renderer = renderer(member, id);
-    Raster raster = renderer.analysis().raster();
-    Plane told = renderer.told(json.read(recipe), pass, raster).plane();
+    PreviewSession session = session(member, id);
+    Raster raster = session.analysis().raster();
+    Plane told = session.map(json.read(recipe), pass, raster).plane();
     BufferedImage image =
         new BufferedImage(raster.width(), raster.height(), BufferedImage.TYPE_INT_ARGB);
     for (int i = 0; i < told.data().length; i++) {
@@ -165,7 +167,7 @@ class JudgeController {
           @RequestBody
           String recipe) {
     Recipe whole = json.read(recipe);
-    return json.write(Trim.of(renderer(member, id), whole, region));
+    return json.write(Trim.of(session(member, id), whole, region));
   }
 
   private static byte[] png(BufferedImage image) throws IOException {
@@ -174,7 +176,7 @@ class JudgeController {
     return out.toByteArray();
   }
 
-  private Renderer renderer(Member member, UUID id) {
-    return open.renderer(shoots.ownedView(member.studio(), id));
+  private PreviewSession session(Member member, UUID id) {
+    return open.session(shoots.ownedView(member.studio(), id));
   }
 }

@@ -1,8 +1,9 @@
-package illuminar.server.view;
+package illuminar.server.judging;
 
-import illuminar.core.analysis.LightsApart;
+import illuminar.core.analysis.light.LightsApart;
 import illuminar.server.account.Member;
 import illuminar.server.shoot.ShootService;
+import illuminar.server.sitting.OpenViews;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -25,6 +26,6 @@ class LightsController {
 
   @GetMapping
   List<LightsApart.Offer> lights(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
-    return LightsApart.of(open.renderer(shoots.ownedView(member.studio(), id)).analysis());
+    return LightsApart.of(open.session(shoots.ownedView(member.studio(), id)).analysis());
   }
 }

@@ -1,18 +1,21 @@
-package illuminar.server.view;
+package illuminar.server.lineup;
 
 import illuminar.core.analysis.Analysis;
 import illuminar.core.first.FirstVersion;
 import illuminar.core.frame.Pyramid;
 import illuminar.core.lineup.LineUp;
 import illuminar.core.lineup.LinedUp;
+import illuminar.core.render.PreviewSession;
 import illuminar.core.render.RenderCache;
-import illuminar.core.render.Renderer;
+import illuminar.server.cover.Covers;
 import illuminar.server.recipe.RecipeJson;
 import illuminar.server.recipe.RecipeService;
 import illuminar.server.shoot.FrameRow;
 import illuminar.server.shoot.FrameRows;
 import illuminar.server.shoot.View;
 import illuminar.server.shoot.Views;
+import illuminar.server.sitting.FrameLoader;
+import illuminar.server.sitting.OpenViews;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
@@ -88,7 +91,7 @@ public class LineUpWork {
     }
     steps.at(total - 1, total, view.name() + ": making a first version");
     Analysis analysis = new Analysis(lined.frames());
-    var recipe = FirstVersion.of(new Renderer(analysis, new RenderCache(FIRST_CACHE)));
+    var recipe = FirstVersion.of(new PreviewSession(analysis, new RenderCache(FIRST_CACHE)));
     String table = json.write(lined.frames().response().table256());
     transaction.executeWithoutResult(
         s -> {

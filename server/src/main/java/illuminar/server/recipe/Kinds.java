@@ -1,9 +1,12 @@
 package illuminar.server.recipe;
 
+import com.fasterxml.jackson.annotation.JsonSubTypes;
 import illuminar.core.ground.Ground;
-import illuminar.core.pass.Catalogue;
 import illuminar.core.pass.Move;
+import illuminar.core.pass.kinds.Catalogue;
+import illuminar.core.region.PartKind;
 import illuminar.core.region.Shape;
+import illuminar.core.region.part.Parts;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -13,11 +16,20 @@ import java.util.Map;
 public final class Kinds {
   private Kinds() {}
 
-  /** The kinds of ground, shape or move, by type, in the order in which the core lists them. */
+  /**
+   * The kinds of ground, shape, move or message, by type, in the order in which the core lists
+   * them.
+   */
   public static Map<Class<?>, String> of(Class<?> choice) {
     Map<Class<?>, String> kinds = new LinkedHashMap<>();
     if (choice == Move.class) {
-      Catalogue.kinds().forEach(k -> kinds.put(k.type(), k.kind()));
+      Catalogue.kinds().forEach(k -> kinds.put(k.type(), k.id()));
+    } else if (choice == Shape.class) {
+      Parts.kinds().forEach(t -> kinds.put(t, t.getAnnotation(PartKind.class).id()));
+    } else if (choice.isAnnotationPresent(JsonSubTypes.class)) {
+      for (JsonSubTypes.Type type : choice.getAnnotation(JsonSubTypes.class).value()) {
+        kinds.put(type.value(), type.name());
+      }
     } else {
       for (Class<?> type : choice.getPermittedSubclasses()) {
         kinds.put(type, dashed(type.getSimpleName()));

@@ -1,7 +1,7 @@
 package illuminar.server.recipe;
 
+import illuminar.core.picture.Point;
 import illuminar.core.region.DrawnLine;
-import illuminar.core.region.Point;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;

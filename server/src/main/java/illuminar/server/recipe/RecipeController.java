@@ -2,7 +2,8 @@ package illuminar.server.recipe;
 
 import illuminar.core.control.Numbers;
 import illuminar.core.ground.Ground;
-import illuminar.core.pass.Catalogue;
+import illuminar.core.pass.PassKind;
+import illuminar.core.pass.kinds.Catalogue;
 import illuminar.core.region.Shape;
 import illuminar.server.account.Member;
 import illuminar.server.web.Problem;
@@ -44,7 +45,7 @@ class RecipeController {
       boolean asksRegion,
       List<Numbers.Number> controls,
       List<String> frames,
-      List<Catalogue.Choice> choices) {}
+      List<PassKind.Choice> choices) {}
 
   @GetMapping("/catalogue")
   List<Kind> catalogue() {
@@ -52,9 +53,9 @@ class RecipeController {
         .map(
             k ->
                 new Kind(
-                    k.kind(),
+                    k.id(),
                     k.name(),
-                    k.stage(),
+                    k.stage().title(),
                     k.sentence(),
                     k.asksRegion(),
                     k.controls(),
@@ -110,6 +111,9 @@ class RecipeController {
   }
 
   @PostMapping(value = "/views/{id}/undo", produces = MediaType.APPLICATION_JSON_VALUE)
+  @io.swagger.v3.oas.annotations.responses.ApiResponse(
+      responseCode = "200",
+      content = @Content(schema = @Schema(ref = "#/components/schemas/RecipeState")))
   ResponseEntity<String> undo(
       @AuthenticationPrincipal Member member,
       @PathVariable UUID id,
@@ -118,16 +122,14 @@ class RecipeController {
   }
 
   @PostMapping(value = "/views/{id}/redo", produces = MediaType.APPLICATION_JSON_VALUE)
+  @io.swagger.v3.oas.annotations.responses.ApiResponse(
+      responseCode = "200",
+      content = @Content(schema = @Schema(ref = "#/components/schemas/RecipeState")))
   ResponseEntity<String> redo(
       @AuthenticationPrincipal Member member,
       @PathVariable UUID id,
       @RequestHeader(name = "If-Match", required = false) String match) {
     return answer(service.redo(member.studio(), id, edition(match)));
-  }
-
-  @GetMapping("/views/{id}/history")
-  List<RecipeService.Said> history(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
-    return service.history(member.studio(), id);
   }
 
   private ResponseEntity<String> answer(RecipeService.State state) {

@@ -6,6 +6,7 @@ import illuminar.core.pass.Gate;
 import illuminar.core.pass.Pass;
 import illuminar.core.recipe.Recipe;
 import illuminar.server.web.Problem;
+import java.util.Optional;
 import java.util.function.Supplier;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
@@ -50,32 +51,49 @@ public class RecipeJson {
     mapper = b.build();
   }
 
+  /** A value as one of a closed choice, with its kind. */
+  public <T> String write(Class<T> choice, T value) {
+    return mapper.writerFor(choice).writeValueAsString(value);
+  }
+
   public String write(Object value) {
     return mapper.writeValueAsString(value);
   }
 
   /** Reads a recipe; says what is wrong with it where it cannot. */
   public Recipe read(String json) {
-    return told(
+    return read(
         () -> mapper.treeToValue(OlderRecipes.completed(mapper.readTree(json)), Recipe.class));
   }
 
   public <T> T read(String json, Class<T> type) {
-    return told(() -> mapper.readValue(json, type));
+    return read(() -> mapper.readValue(json, type));
   }
 
-  private static <T> T told(Supplier<T> read) {
+  private static <T> T read(Supplier<T> read) {
     try {
       return read.get();
     } catch (JacksonException e) {
-      Throwable root = e;
-      while (root.getCause() != null) {
-        root = root.getCause();
-      }
-      String said =
-          root instanceof IllegalArgumentException ? root.getMessage() : e.getOriginalMessage();
-      throw new Problem(HttpStatus.UNPROCESSABLE_ENTITY, "This recipe cannot be read: " + said);
+      throw new Problem(
+          HttpStatus.UNPROCESSABLE_ENTITY,
+          refusal(e).orElse("This recipe cannot be read: it was made by another version."));
     }
+  }
+
+  /** What a refused value said of itself, in words for a photographer; nothing for other errors. */
+  public static Optional<String> refusal(Throwable e) {
+    Throwable root = e;
+    while (root.getCause() != null) {
+      root = root.getCause();
+    }
+    return root instanceof IllegalArgumentException || root instanceof Problem
+        ? Optional.of(sentence(root.getMessage()))
+        : Optional.empty();
+  }
+
+  private static String sentence(String said) {
+    String whole = Character.toUpperCase(said.charAt(0)) + said.substring(1);
+    return whole.endsWith(".") ? whole : whole + ".";
   }
 
   public JsonNode tree(String json) {

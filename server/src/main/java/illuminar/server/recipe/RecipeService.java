@@ -5,8 +5,8 @@ import illuminar.core.recipe.Sentence;
 import illuminar.server.shoot.View;
 import illuminar.server.shoot.Views;
 import illuminar.server.web.Problem;
-import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
@@ -33,13 +33,24 @@ public class RecipeService {
    * Where a recipe stands.
    *
    * @param edition changes with every change, undo and redo included
+   * @param frames ids of the frames that the picture is made from
    */
   public record State(
-      Recipe recipe, int revision, long edition, boolean canUndo, boolean canRedo, String said) {}
+      Recipe recipe,
+      int revision,
+      long edition,
+      boolean canUndo,
+      boolean canRedo,
+      String said,
+      Set<String> frames) {}
 
   @Transactional(readOnly = true)
   public State state(UUID studio, UUID view) {
     return state(owned(studio, view));
+  }
+
+  private View held(UUID studio, UUID view) {
+    return views.holdOwned(view, studio).orElseThrow(() -> Problem.notFound("view"));
   }
 
   private View owned(UUID studio, UUID view) {
@@ -55,8 +66,15 @@ public class RecipeService {
             .orElseThrow(
                 () -> new Problem(HttpStatus.CONFLICT, view.name() + " is not lined up yet."));
     boolean redo = revisions.newestAfter(view.id(), now.number()).isPresent();
+    Recipe recipe = json.read(now.recipe());
     return new State(
-        json.read(now.recipe()), now.number(), view.edition(), now.parent() > 0, redo, now.said());
+        recipe,
+        now.number(),
+        view.recipeEdition(),
+        now.parent() > 0,
+        redo,
+        now.said(),
+        recipe.frames());
   }
 
   /** The first recipe of a view, made by the product. */
@@ -72,7 +90,7 @@ public class RecipeService {
   /** Keeps a changed recipe as the newest revision; one that is the same is no step. */
   @Transactional
   public State change(UUID studio, UUID viewId, long edition, Recipe recipe) {
-    View view = owned(studio, viewId);
+    View view = held(studio, viewId);
     State before = state(view);
     check(before, edition);
     if (recipe.equals(before.recipe())) {
@@ -91,7 +109,7 @@ public class RecipeService {
 
   @Transactional
   public State undo(UUID studio, UUID viewId, long edition) {
-    View view = owned(studio, viewId);
+    View view = held(studio, viewId);
     State now = state(view);
     check(now, edition);
     int parent =
@@ -101,7 +119,7 @@ public class RecipeService {
 
   @Transactional
   public State redo(UUID studio, UUID viewId, long edition) {
-    View view = owned(studio, viewId);
+    View view = held(studio, viewId);
     State now = state(view);
     check(now, edition);
     Optional<Revision> next = revisions.newestAfter(viewId, now.revision());
@@ -120,18 +138,7 @@ public class RecipeService {
           HttpStatus.PRECONDITION_FAILED,
           "Another tab changed this view meanwhile ("
               + now.said()
-              + "). Take over its state or keep yours.");
+              + "). Load the other version or keep yours.");
     }
-  }
-
-  /** What was done, newest first. */
-  public record Said(int revision, int parent, String said, java.time.Instant made) {}
-
-  @Transactional(readOnly = true)
-  public List<Said> history(UUID studio, UUID viewId) {
-    owned(studio, viewId);
-    return revisions.history(viewId).stream()
-        .map(r -> new Said(r.number(), r.parent(), r.said(), r.made()))
-        .toList();
   }
 }

@@ -1,6 +1,5 @@
 package illuminar.server.recipe;
 
-import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -16,7 +15,4 @@ public interface Revisions extends JpaRepository<Revision, Revision.Key> {
   @Query(
       "select r from Revision r where r.viewId = :view and r.parent = :parent and r.number > 1 order by r.number desc limit 1")
   Optional<Revision> newestAfter(UUID view, int parent);
-
-  @Query("select r from Revision r where r.viewId = :view order by r.number desc limit 200")
-  List<Revision> history(UUID view);
 }

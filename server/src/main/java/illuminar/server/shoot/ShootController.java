@@ -10,7 +10,6 @@ import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PatchMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -92,12 +91,6 @@ class ShootController {
   @GetMapping("/views/{id}")
   ViewSheet view(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
     return sheet(member, service.ownedView(member.studio(), id));
-  }
-
-  @PatchMapping("/views/{id}")
-  ViewSheet rename(
-      @AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestBody Named body) {
-    return sheet(member, service.rename(member.studio(), id, body.name()));
   }
 
   private ViewSheet sheet(Member member, View view) {

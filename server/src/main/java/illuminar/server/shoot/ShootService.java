@@ -3,7 +3,6 @@ package illuminar.server.shoot;
 import illuminar.server.web.Problem;
 import java.util.List;
 import java.util.UUID;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -30,11 +29,7 @@ public class ShootService {
 
   @Transactional
   public Shoot create(UUID studio, String name) {
-    if (name.isBlank() || name.length() > 200) {
-      throw new Problem(
-          HttpStatus.UNPROCESSABLE_ENTITY, "A shoot needs a name of at most 200 letters.");
-    }
-    return shoots.save(new Shoot(studio, name.strip()));
+    return shoots.save(new Shoot(studio, Names.checked("shoot", name)));
   }
 
   public List<View> views(UUID shoot) {
@@ -49,14 +44,9 @@ public class ShootService {
     return frames.findByViewIdOrderByPosition(view);
   }
 
+  /** A view has come to a state; its recipe is not touched. */
   @Transactional
-  public View rename(UUID studio, UUID view, String name) {
-    if (name.isBlank() || name.length() > 200) {
-      throw new Problem(
-          HttpStatus.UNPROCESSABLE_ENTITY, "A view needs a name of at most 200 letters.");
-    }
-    View owned = ownedView(studio, view);
-    owned.rename(name.strip());
-    return views.save(owned);
+  public void come(UUID view, View.State state) {
+    views.hold(view).orElseThrow(() -> Problem.notFound("view")).come(state);
   }
 }

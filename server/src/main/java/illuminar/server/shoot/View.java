@@ -16,9 +16,6 @@ public class View {
     NEW,
     LINED_UP,
     BLENDED,
-    BALANCED,
-    SECOND_LOOK,
-    READY,
     DELIVERED
   }
 
@@ -45,7 +42,10 @@ public class View {
   @Column(name = "current_revision")
   private int currentRevision;
 
-  @Version private long edition;
+  @Column(name = "recipe_edition")
+  private long recipeEdition;
+
+  @Version private long version;
 
   protected View() {}
 
@@ -99,8 +99,9 @@ public class View {
     return currentRevision;
   }
 
-  public long edition() {
-    return edition;
+  /** Changes whenever the recipe does, undo and redo included, and with nothing else. */
+  public long recipeEdition() {
+    return recipeEdition;
   }
 
   public void rename(String to) {
@@ -123,5 +124,6 @@ public class View {
 
   public void pointAt(int revision) {
     currentRevision = revision;
+    recipeEdition++;
   }
 }

@@ -1,4 +1,4 @@
-package illuminar.server.view;
+package illuminar.server.sitting;
 
 import illuminar.core.frame.Pyramid;
 import illuminar.files.BadPicture;
@@ -12,14 +12,15 @@ import org.springframework.stereotype.Component;
 
 /** Reads originals into pyramids, on all cores. */
 @Component
-class FrameLoader {
+public class FrameLoader {
   private final Originals originals;
 
   FrameLoader(Originals originals) {
     this.originals = originals;
   }
 
-  List<Pyramid> pyramids(List<FrameRow> rows) {
+  /** The frames at all sizes, display-linear. */
+  public List<Pyramid> pyramids(List<FrameRow> rows) {
     return rows.parallelStream().map(this::pyramid).toList();
   }
 

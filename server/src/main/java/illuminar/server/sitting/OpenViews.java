@@ -1,12 +1,12 @@
-package illuminar.server.view;
+package illuminar.server.sitting;
 
 import illuminar.core.analysis.Analysis;
 import illuminar.core.frame.Frame;
 import illuminar.core.frame.Frames;
 import illuminar.core.frame.Pyramid;
 import illuminar.core.frame.Response;
+import illuminar.core.render.PreviewSession;
 import illuminar.core.render.RenderCache;
-import illuminar.core.render.Renderer;
 import illuminar.server.recipe.RecipeJson;
 import illuminar.server.shoot.FrameRow;
 import illuminar.server.shoot.FrameRows;
@@ -31,7 +31,8 @@ public class OpenViews {
   private final FrameRows frames;
   private final FrameLoader loader;
   private final RecipeJson json;
-  private final Map<UUID, CompletableFuture<Renderer>> open = new LinkedHashMap<>(8, 0.75f, true);
+  private final Map<UUID, CompletableFuture<PreviewSession>> open =
+      new LinkedHashMap<>(8, 0.75f, true);
 
   OpenViews(FrameRows frames, FrameLoader loader, RecipeJson json) {
     this.frames = frames;
@@ -39,13 +40,13 @@ public class OpenViews {
     this.json = json;
   }
 
-  /** The renderer of a lined-up view; reads the frames where they are not in memory yet. */
-  public Renderer renderer(View view) {
+  /** The session of a lined-up view; reads the frames where they are not in memory yet. */
+  public PreviewSession session(View view) {
     if (view.state() == View.State.NEW) {
       throw new Problem(HttpStatus.CONFLICT, view.name() + " is not lined up yet.");
     }
-    CompletableFuture<Renderer> mine = new CompletableFuture<>();
-    CompletableFuture<Renderer> there;
+    CompletableFuture<PreviewSession> mine = new CompletableFuture<>();
+    CompletableFuture<PreviewSession> there;
     synchronized (open) {
       there = open.putIfAbsent(view.id(), mine);
       trim();
@@ -53,7 +54,7 @@ public class OpenViews {
     if (there == null) {
       there = mine;
       try {
-        mine.complete(load(view, CACHE));
+        mine.complete(new PreviewSession(read(view), new RenderCache(CACHE)));
       } catch (RuntimeException e) {
         synchronized (open) {
           open.remove(view.id());
@@ -69,11 +70,11 @@ public class OpenViews {
   }
 
   /** Keeps a view open that has just been lined up, so that its bench opens at once. */
-  void keep(UUID view, Analysis analysis) {
-    CompletableFuture<Renderer> renderer =
-        CompletableFuture.completedFuture(new Renderer(analysis, new RenderCache(CACHE)));
+  public void keep(UUID view, Analysis analysis) {
+    CompletableFuture<PreviewSession> session =
+        CompletableFuture.completedFuture(new PreviewSession(analysis, new RenderCache(CACHE)));
     synchronized (open) {
-      open.put(view, renderer);
+      open.put(view, session);
       trim();
     }
   }
@@ -84,18 +85,18 @@ public class OpenViews {
     }
   }
 
-  /** A renderer of its own for a delivery, not kept. */
-  public Renderer once(View view) {
+  /** A view's frames for a delivery; not kept open for it. */
+  public Analysis analysis(View view) {
     synchronized (open) {
-      CompletableFuture<Renderer> there = open.get(view.id());
+      CompletableFuture<PreviewSession> there = open.get(view.id());
       if (there != null && there.isDone() && !there.isCompletedExceptionally()) {
-        return there.join();
+        return there.join().analysis();
       }
     }
-    return load(view, 50_000_000L);
+    return read(view);
   }
 
-  private Renderer load(View view, long cache) {
+  private Analysis read(View view) {
     List<FrameRow> rows = frames.findByViewIdOrderByPosition(view.id());
     List<Pyramid> pyramids = loader.pyramids(rows);
     List<Frame> list = new ArrayList<>();
@@ -107,8 +108,6 @@ public class OpenViews {
         list.stream().allMatch(f -> f.pixels().full().map(c -> c.linear()).orElse(false));
     Response response =
         linear ? Response.standard() : Response.of(json.read(view.response(), float[][].class));
-    return new Renderer(
-        new Analysis(new Frames(list, view.anchorId().toString(), response)),
-        new RenderCache(cache));
+    return new Analysis(new Frames(list, view.anchorId().toString(), response));
   }
 }

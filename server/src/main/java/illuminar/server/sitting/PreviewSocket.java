@@ -1,10 +1,9 @@
-package illuminar.server.preview;
+package illuminar.server.sitting;
 
 import illuminar.server.account.Member;
 import illuminar.server.recipe.RecipeJson;
 import illuminar.server.shoot.ShootService;
 import illuminar.server.shoot.View;
-import illuminar.server.view.OpenViews;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.security.Principal;
@@ -34,7 +33,7 @@ class PreviewSocket extends TextWebSocketHandler {
   private final ShootService shoots;
   private final OpenViews open;
   private final RecipeJson json;
-  private final Map<String, Desk> desks = new ConcurrentHashMap<>();
+  private final Map<String, Sitting> sittings = new ConcurrentHashMap<>();
 
   PreviewSocket(ShootService shoots, OpenViews open, RecipeJson json) {
     this.shoots = shoots;
@@ -54,7 +53,8 @@ class PreviewSocket extends TextWebSocketHandler {
     try {
       UUID id = UUID.fromString(path.substring(path.lastIndexOf('/') + 1));
       View view = shoots.ownedView(member.studio(), id);
-      desks.put(session.getId(), new Desk(session, view, open, json));
+      sittings.put(
+          session.getId(), new Sitting(session, view.name(), new Answers(view, open, json), json));
     } catch (RuntimeException e) {
       session.close(CloseStatus.BAD_DATA);
     }
@@ -62,17 +62,17 @@ class PreviewSocket extends TextWebSocketHandler {
 
   @Override
   protected void handleTextMessage(WebSocketSession session, TextMessage message) {
-    Desk desk = desks.get(session.getId());
-    if (desk != null) {
-      desk.ask(message.getPayload());
+    Sitting sitting = sittings.get(session.getId());
+    if (sitting != null) {
+      sitting.ask(message.getPayload());
     }
   }
 
   @Override
   public void afterConnectionClosed(WebSocketSession session, CloseStatus status) {
-    Desk desk = desks.remove(session.getId());
-    if (desk != null) {
-      desk.close();
+    Sitting sitting = sittings.remove(session.getId());
+    if (sitting != null) {
+      sitting.close();
     }
   }
 

@@ -1,4 +1,4 @@
-package illuminar.server.preview;
+package illuminar.server.sitting;
 
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;

@@ -2,6 +2,7 @@ package illuminar.server.web;
 
 import org.springframework.core.NestedExceptionUtils;
 import org.springframework.dao.DataAccessException;
+import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
@@ -38,6 +39,12 @@ class Problems extends ResponseEntityExceptionHandler {
     return NestedExceptionUtils.getMostSpecificCause(e) instanceof IllegalArgumentException refused
         ? ResponseEntity.unprocessableContent().body(refused(refused))
         : super.handleHttpMessageNotReadable(e, headers, status, request);
+  }
+
+  @ExceptionHandler(OptimisticLockingFailureException.class)
+  ProblemDetail overtaken(OptimisticLockingFailureException e) {
+    return ProblemDetail.forStatusAndDetail(
+        HttpStatus.CONFLICT, "Something else changed this at the same moment. Try again.");
   }
 
   @ExceptionHandler({DataAccessException.class, CannotCreateTransactionException.class})

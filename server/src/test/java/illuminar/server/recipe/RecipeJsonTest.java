@@ -3,18 +3,18 @@ package illuminar.server.recipe;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import illuminar.core.analysis.Casts;
-import illuminar.core.pass.BringFrame;
-import illuminar.core.pass.ClearCasts;
-import illuminar.core.pass.ClearHaze;
+import illuminar.core.analysis.cast.Casts;
 import illuminar.core.pass.Pass;
-import illuminar.core.pass.Tone;
+import illuminar.core.pass.kinds.BringFrame;
+import illuminar.core.pass.kinds.ClearCasts;
+import illuminar.core.pass.kinds.ClearHaze;
+import illuminar.core.pass.kinds.Tone;
+import illuminar.core.picture.Point;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.region.DrawnLine;
 import illuminar.core.region.Part;
-import illuminar.core.region.Point;
 import illuminar.core.region.Region;
-import illuminar.core.region.Shape;
+import illuminar.core.region.part.Brush;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -41,7 +41,7 @@ class RecipeJsonTest {
     assertThat(region.density()).isEqualTo(1);
     assertThat(region.grow()).isZero();
     assertThat(region.parts()).allMatch(p -> p.strength() == 1 && !p.off() && !p.invert());
-    Shape.Brush brush = (Shape.Brush) region.parts().get(2).shape();
+    Brush brush = (Brush) region.parts().get(2).shape();
     assertThat(brush.ceiling()).isEqualTo(1);
     assertThat(DrawnLine.read(brush.strokes().get(0).path()).points())
         .containsExactly(new Point(0.25, 0.5), new Point(0.3, 0.4));
@@ -97,7 +97,7 @@ class RecipeJsonTest {
   @Test
   void twoHundredStrokesStaySmall() {
     Random random = new Random(1);
-    List<Shape.Stroke> strokes = new ArrayList<>();
+    List<Brush.Stroke> strokes = new ArrayList<>();
     for (int k = 0; k < 200; k++) {
       List<Point> line = new ArrayList<>();
       double x = random.nextDouble();
@@ -105,9 +105,9 @@ class RecipeJsonTest {
       for (int i = 0; i < 10; i++) {
         line.add(new Point(x += 0.02 * random.nextGaussian(), y += 0.02 * random.nextGaussian()));
       }
-      strokes.add(new Shape.Stroke(0.01234, 0.5, 0.82, k % 5 == 0, 18, DrawnLine.write(line)));
+      strokes.add(new Brush.Stroke(0.01234, 0.5, 0.82, k % 5 == 0, 18, DrawnLine.write(line)));
     }
-    Part part = new Part("p", Part.Combine.ADD, new Shape.Brush(strokes));
+    Part part = new Part("p", Part.Combine.ADD, new Brush(strokes));
     Region region = new Region("r", "Strokes", List.of(part), 0, false);
     assertThat(json.write(region).length()).isLessThan(40_000);
   }
@@ -122,7 +122,7 @@ class RecipeJsonTest {
                       {"id": "a", "name": "Wall", "feather": 0, "invert": false, "parts": [
                         {"id": "p", "combine": "ADD", "shape": {"kind": "other-region", "region": "a"}}]}]}
                     """))
-        .hasMessageContaining("region Wall uses itself");
+        .hasMessageContaining("Region Wall uses itself");
     String numbers =
         """
         {"ground": {"kind": "one-frame", "frame": "a"}, "passes": [], "regions": [7]}

@@ -1,0 +1,30 @@
+package illuminar.server.delivery;
+
+import illuminar.server.delivery.format.OutputFormat;
+import java.util.List;
+import org.springframework.stereotype.Component;
+
+/** The formats that files can be delivered in. */
+@Component
+class Formats {
+  private final List<OutputFormat> all;
+
+  Formats(List<OutputFormat> all) {
+    this.all = all;
+  }
+
+  List<OutputFormat> all() {
+    return all;
+  }
+
+  /**
+   * @throws IllegalArgumentException if there is no such format
+   */
+  OutputFormat of(String id) {
+    return all.stream()
+        .filter(f -> f.id().equals(id))
+        .findFirst()
+        .orElseThrow(
+            () -> new IllegalArgumentException("Files cannot be delivered as " + id + "."));
+  }
+}

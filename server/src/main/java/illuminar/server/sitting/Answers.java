@@ -1,0 +1,144 @@
+package illuminar.server.sitting;
+
+import illuminar.core.colour.Lab;
+import illuminar.core.measure.Histogram;
+import illuminar.core.measure.Reading;
+import illuminar.core.picture.Picture;
+import illuminar.core.picture.Raster;
+import illuminar.core.render.PreviewSession;
+import illuminar.files.ScreenJpeg;
+import illuminar.server.balance.Probe;
+import illuminar.server.recipe.RecipeJson;
+import illuminar.server.shoot.View;
+import illuminar.server.sitting.messages.Answer;
+import illuminar.server.sitting.messages.Request;
+import java.awt.image.BufferedImage;
+import java.awt.image.DataBufferByte;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.util.List;
+import java.util.Optional;
+import javax.imageio.ImageIO;
+
+/** Works out the answers of one sitting; remembers the picture that was shown last. One thread. */
+final class Answers {
+  private static final int MOST_PIXELS = 9_000_000;
+
+  private final View view;
+  private final OpenViews open;
+  private final RecipeJson json;
+  private Picture shown = Picture.of(1, 1);
+  private Raster shownAt = new Raster(1, 0, 0, 1, 1);
+
+  /** The first pinned probe's colour, from which the others differ. */
+  private Optional<Lab> first = Optional.empty();
+
+  Answers(View view, OpenViews open, RecipeJson json) {
+    this.view = view;
+    this.open = open;
+    this.json = json;
+  }
+
+  /** An answer and what follows its head. */
+  record Given(Answer head, byte[]... body) {}
+
+  /**
+   * @throws IllegalArgumentException where it asks for what cannot be
+   */
+  Given to(Request request) throws IOException {
+    if (request instanceof Request.PictureRequest asked) {
+      return picture(asked);
+    } else if (request instanceof Request.MaskRequest asked) {
+      return mask(asked);
+    } else if (request instanceof Request.ReadRequest asked) {
+      return new Given(new Answer.ReadAnswer(asked.seq(), readings(asked.probes())));
+    }
+    return pick((Request.PickRequest) request);
+  }
+
+  private static Raster checked(Raster r) {
+    if (r.pixels() > MOST_PIXELS || r.x() < 0 || r.y() < 0) {
+      throw new IllegalArgumentException("This piece of the picture is too large to show at once.");
+    }
+    return r;
+  }
+
+  private Given picture(Request.PictureRequest asked) {
+    long start = System.nanoTime();
+    PreviewSession session = open.session(view);
+    Raster raster = checked(asked.raster());
+    if (!asked.frame().isEmpty()) {
+      shown = session.frame(asked.frame(), raster);
+    } else if (asked.draft()) {
+      shown = session.draft(asked.recipe(), raster, asked.moving());
+    } else {
+      shown = session.picture(asked.recipe(), raster, asked.moving());
+    }
+    shownAt = raster;
+    long rendered = System.nanoTime();
+    List<ScreenJpeg.Strip> strips = ScreenJpeg.strips(shown, asked.quality());
+    first =
+        asked.probes().isEmpty() ? Optional.empty() : read(asked.probes().get(0)).map(Reading::lab);
+    return new Given(
+        new Answer.PictureAnswer(
+            asked.seq(),
+            raster,
+            Histogram.of(shown),
+            readings(asked.probes()),
+            strips.stream().map(s -> new Answer.Strip(s.rows(), s.jpeg().length)).toList(),
+            (rendered - start) / 1e6,
+            (System.nanoTime() - start) / 1e6),
+        strips.stream().map(ScreenJpeg.Strip::jpeg).toArray(byte[][]::new));
+  }
+
+  private List<Answer.ProbeReading> readings(List<Probe> probes) {
+    return probes.stream()
+        .map(
+            probe -> {
+              Optional<Reading> reading = read(probe);
+              return new Answer.ProbeReading(
+                  probe.id(),
+                  reading,
+                  reading.flatMap(r -> first.map(lab -> lab.difference(r.lab()))));
+            })
+        .toList();
+  }
+
+  /** Reads from the picture that is shown; nothing where the probe lies beside it. */
+  private Optional<Reading> read(Probe probe) {
+    double s = shownAt.scale();
+    double x = (probe.x() + 0.5) * s - 0.5 - shownAt.x();
+    double y = (probe.y() + 0.5) * s - 0.5 - shownAt.y();
+    if (x < 0 || y < 0 || x > shown.width() - 1 || y > shown.height() - 1) {
+      return Optional.empty();
+    }
+    return Optional.of(Reading.at(shown, x, y, Math.max(0.5, probe.radius() * s)));
+  }
+
+  private Given pick(Request.PickRequest asked) {
+    Reading reading =
+        open.session(view)
+            .colour(asked.recipe(), asked.look(), asked.x(), asked.y(), asked.radius());
+    return new Given(new Answer.PickAnswer(asked.seq(), asked.slot(), reading));
+  }
+
+  private Given mask(Request.MaskRequest asked) throws IOException {
+    Raster raster = checked(asked.raster());
+    float[] share = open.session(view).coverage(asked.recipe(), asked.region(), raster).copy();
+    BufferedImage image =
+        new BufferedImage(raster.width(), raster.height(), BufferedImage.TYPE_BYTE_GRAY);
+    byte[] data = ((DataBufferByte) image.getRaster().getDataBuffer()).getData();
+    double sum = 0;
+    for (int i = 0; i < share.length; i++) {
+      data[i] = (byte) (int) (share[i] * 255 + 0.5f);
+      sum += share[i];
+    }
+    ByteArrayOutputStream png = new ByteArrayOutputStream();
+    ImageIO.write(image, "png", png);
+    int bytes = json.write(asked.recipe().region(asked.region()).orElseThrow()).length();
+    return new Given(
+        new Answer.MaskAnswer(
+            asked.seq(), asked.slot(), asked.region(), raster, sum / share.length, bytes),
+        png.toByteArray());
+  }
+}

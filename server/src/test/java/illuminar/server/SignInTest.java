@@ -1,0 +1,71 @@
+package illuminar.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import illuminar.server.account.Account;
+import illuminar.server.account.Accounts;
+import illuminar.server.account.Studio;
+import illuminar.server.account.Studios;
+import java.net.http.HttpResponse;
+import org.junit.jupiter.api.Test;
+import org.springframework.security.crypto.password.PasswordEncoder;
+
+/** Who may see and change what. */
+class SignInTest {
+  private static final Opened OPENED = Opened.view();
+  private final TestServer server = OPENED.server();
+  private final Visitor visitor = OPENED.visitor();
+  private final String shoot = OPENED.shoot();
+  private final String view = OPENED.id();
+
+  @Test
+  void nothingWithoutSignIn() {
+    Visitor stranger = new Visitor(server.url());
+    assertThat(stranger.get("/api/shoots").statusCode()).isEqualTo(401);
+    assertThat(stranger.get("/api/shoots/" + shoot + "/card").statusCode()).isEqualTo(401);
+    stranger.get("/api/session");
+    HttpResponse<String> wrong =
+        stranger.post("/api/session", "{\"email\":\"demo@illuminar.test\",\"password\":\"no\"}");
+    assertThat(wrong.statusCode()).isEqualTo(401);
+    assertThat(wrong.body()).contains("e-mail or the password is wrong");
+  }
+
+  @Test
+  void aChangeWithoutItsTokenIsRefused() {
+    assertThat(visitor.withoutToken("/api/shoots", "{\"name\":\"x\"}").statusCode()).isEqualTo(403);
+    Visitor bare = new Visitor(server.url());
+    assertThat(bare.post("/api/shoots", "{\"name\":\"x\"}").statusCode()).isEqualTo(403);
+  }
+
+  @Test
+  void pagesForbidResourcesFromOutside() {
+    HttpResponse<String> page = visitor.get("/shoots");
+    assertThat(page.headers().firstValue("Content-Security-Policy").orElse(""))
+        .contains("default-src 'self'");
+  }
+
+  @Test
+  void anotherStudioSeesNothing() {
+    Studio other = server.bean(Studios.class).save(new Studio("Elsewhere", ""));
+    String secret = server.bean(PasswordEncoder.class).encode("secret");
+    server
+        .bean(Accounts.class)
+        .save(new Account(other.id(), "other@illuminar.test", "Other", secret));
+    Visitor stranger = new Visitor(server.url()).signedIn("other@illuminar.test", "secret");
+    assertThat(stranger.get("/api/shoots").body()).isEqualTo("[]");
+    String frame = visitor.json("/api/views/" + view).at("/frames/0/id").asString();
+    for (String path :
+        new String[] {
+          "/api/shoots/" + shoot,
+          "/api/views/" + view,
+          "/api/views/" + view + "/recipe",
+          "/api/views/" + view + "/cover",
+          "/api/views/" + view + "/board",
+          "/api/frames/" + frame + "/thumb",
+          "/api/shoots/" + shoot + "/jobs",
+          "/api/shoots/" + shoot + "/delivered"
+        }) {
+      assertThat(stranger.get(path).statusCode()).as(path).isEqualTo(404);
+    }
+  }
+}
