@@ -1,32 +1,45 @@
-import { useQuery } from "@tanstack/react-query";
-import { BrowserRouter, Navigate, Route, Routes } from "react-router";
+import { Dialog } from "@mui/material";
+import { useQueryClient } from "@tanstack/react-query";
+import { useEffect, useMemo, useState } from "react";
+import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
 import { SignIn } from "./account/SignIn";
-import { ask, type Signed } from "./api/client";
-import { Bench } from "./bench/Bench";
-import { Contacts } from "./contacts/Contacts";
-import { Delivery } from "./delivery/Delivery";
-import { Intake } from "./intake/Intake";
-import { Shoots } from "./shoots/Shoots";
+import { onSessionEnd } from "./api/client";
+import { useSession } from "./api/session";
+import { tryAgain } from "./bench/state/history";
+import { Broken } from "./kit/Broken";
+import { swallowSecondClicks } from "./kit/once";
+import { SCREENS } from "./screens";
 
-/** Which screen stands at which address. */
+/** Sign-in, or the screens; a session that ends meanwhile is begun again without losing anything. */
 export function App() {
-  const session = useQuery({
-    queryKey: ["session"],
-    queryFn: () => ask<Signed>("/api/session"),
-    retry: false,
-  });
+  const session = useSession();
+  const queries = useQueryClient();
+  const [ended, setEnded] = useState(false);
+  useEffect(() => onSessionEnd(() => setEnded(true)), []);
+  useEffect(swallowSecondClicks, []);
+  const router = useMemo(
+    () =>
+      createBrowserRouter([
+        { path: "/", element: <Navigate to="/shoots" replace /> },
+        ...SCREENS.map((s) => ({ path: s.path, element: s.screen, errorElement: <Broken /> })),
+      ]),
+    [],
+  );
   if (session.isPending) return null;
-  if (!session.data) return <SignIn />;
+  if (session.error) return <Broken said={session.error.message} />;
+  if (!session.data && !ended) return <SignIn onSigned={() => void queries.invalidateQueries()} />;
   return (
-    <BrowserRouter>
-      <Routes>
-        <Route path="/shoots" element={<Shoots />} />
-        <Route path="/shoots/:shoot" element={<Contacts />} />
-        <Route path="/shoots/:shoot/intake" element={<Intake />} />
-        <Route path="/shoots/:shoot/delivery" element={<Delivery />} />
-        <Route path="/views/:view" element={<Bench />} />
-        <Route path="*" element={<Navigate to="/shoots" replace />} />
-      </Routes>
-    </BrowserRouter>
+    <>
+      <RouterProvider router={router} />
+      <Dialog open={ended} fullScreen aria-label="Sign in again">
+        <SignIn
+          onSigned={() => {
+            setEnded(false);
+            void queries.invalidateQueries();
+            tryAgain();
+          }}
+        />
+      </Dialog>
+    </>
   );
 }

@@ -9,7 +9,9 @@ import { theme } from "./theme";
 
 const queries = new QueryClient({ defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false } } });
 
-createRoot(document.getElementById("root")!).render(
+const root = document.getElementById("root");
+if (!root) throw new Error("There is no place for the interface on this page.");
+createRoot(root).render(
   <ThemeProvider theme={theme}>
     <CssBaseline />
     <QueryClientProvider client={queries}>

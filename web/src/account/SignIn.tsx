@@ -1,23 +1,22 @@
 import { Box, Button, TextField, Typography } from "@mui/material";
-import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { ask } from "../api/client";
+import { data, server } from "../api/client";
 import { Mark } from "../kit/Page";
 import { Said } from "../kit/Said";
 import { look } from "../theme";
 
 /** The door. */
-export function SignIn() {
+export function SignIn({ onSigned }: { onSigned: () => void }) {
   const [email, setEmail] = useState("");
   const [password, setPassword] = useState("");
   const [problem, setProblem] = useState<unknown>();
-  const queries = useQueryClient();
   const enter = async (e: React.FormEvent) => {
     e.preventDefault();
     setProblem(undefined);
     try {
-      await ask("/api/session", { method: "POST", body: { email, password } });
-      await queries.invalidateQueries();
+      await data(server.GET("/api/session").catch(() => ({})));
+      await data(server.POST("/api/session", { body: { email, password } }));
+      onSigned();
     } catch (p) {
       setProblem(p);
     }

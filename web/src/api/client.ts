@@ -1,50 +1,7 @@
-import type { components } from "./schema";
+import createClient, { type Middleware } from "openapi-fetch";
+import type { paths } from "./generated/schema";
 
-type Schemas = components["schemas"];
-export type Shoot = Schemas["ShootCard"];
-export type ViewCard = Schemas["ViewCard"];
-export type ViewSheet = Schemas["ViewSheet"];
-export type Frame = Schemas["FrameCard"];
-export type CardSheet = Schemas["CardSheet"];
-export type CardView = Schemas["CardView"];
-export type CardFrame = Schemas["CardFrame"];
-export type Recipe = Schemas["Recipe"];
-export type RecipeState = Schemas["RecipeState"];
-export type Region = Schemas["Region"];
-export type Part = Schemas["Part"];
-export type Shape = Schemas["Shape"];
-export type Brush = Schemas["Brush"];
-export type Stroke = Schemas["Stroke"];
-export type Look = Schemas["Look"];
-export type BalanceBoard = Schemas["BalanceBoard"];
-export type ClearCasts = Schemas["ClearCasts"];
-export type FlashTrouble = Schemas["FlashTrouble"];
-export type ToneBand = Schemas["ToneBand"];
-export type ToneCurve = Schemas["ToneCurve"];
-export type ColourBand = Schemas["ColourBand"];
-export type SimilarColour = Schemas["SimilarColour"];
-export type Point = Schemas["Point"];
-export type Pass = Schemas["Pass"];
-export type Move = Schemas["Move"];
-export type Gate = Schemas["Gate"];
-export type Ground = Schemas["Ground"];
-export type EvenBlend = Schemas["EvenBlend"];
-export type Kind = Schemas["Kind"];
-export type Numbered = Schemas["Numbered"];
-export type Offer = Schemas["Offer"];
-export type Group = Schemas["Group"];
-export type Balance = Schemas["Balance"];
-export type Solved = Schemas["Solved"];
-export type Finding = Schemas["Finding"];
-export type Thing = Schemas["Thing"];
-export type Control = Schemas["Number"];
-export type Job = Schemas["Told"];
-export type Role = Frame["role"];
-export type DeliveredFile = Schemas["File"];
-export type Signed = Schemas["Signed"];
-export type Said = Schemas["Said"];
-
-/** A refusal that says what happened. */
+/** A refusal that says what happened; status 0 where no answer came. */
 export class Refused extends Error {
   constructor(
     readonly status: number,
@@ -54,48 +11,47 @@ export class Refused extends Error {
   }
 }
 
+/** What an error says to a photographer. */
+export function saidOf(e: unknown): string {
+  return e instanceof Error ? e.message : String(e);
+}
+
 function token(): string {
   const found = document.cookie.split("; ").find((c) => c.startsWith("XSRF-TOKEN="));
   return found ? decodeURIComponent(found.slice(11)) : "";
 }
 
-interface Ask {
-  method?: string;
-  body?: unknown;
-  edition?: number;
-  /** Whether it is to arrive even if the page is left meanwhile; small bodies only. */
-  leaving?: boolean;
+const ended = new Set<() => void>();
+
+/** Tells when the session has ended; the returned function stops it. */
+export function onSessionEnd(tell: () => void): () => void {
+  ended.add(tell);
+  return () => ended.delete(tell);
 }
 
-export async function ask<T>(path: string, how: Ask = {}): Promise<T> {
-  const answer = await answered(path, how);
-  return answer.status === 204 ? (undefined as T) : ((await answer.json()) as T);
+const habits: Middleware = {
+  onRequest({ request }) {
+    if (request.method !== "GET") request.headers.set("X-XSRF-TOKEN", token());
+  },
+  async onResponse({ response, schemaPath }) {
+    if (response.ok) return;
+    if (response.status === 401 && schemaPath !== "/api/session") ended.forEach((tell) => tell());
+    const problem = (await response.json().catch(() => ({}))) as { detail?: string };
+    throw new Refused(response.status, problem.detail ?? `The server answered ${response.status}.`);
+  },
+  onError() {
+    return new Refused(0, "The server cannot be reached. Nothing that was saved is lost.");
+  },
+};
+
+/** The server, with the types of its own description. Refusals are thrown as {@link Refused}. */
+export const server = createClient<paths>({ baseUrl: "", bodySerializer: (body) => JSON.stringify(body) });
+server.use(habits);
+
+/** The answer's data; what was refused has been thrown already. */
+export async function data<T>(answer: Promise<{ data?: T }>): Promise<T> {
+  return (await answer).data as T;
 }
 
-/** Asks for a picture; gives an address for it that is good until the page is left. */
-export async function askPicture(path: string, how: Ask = {}): Promise<string> {
-  return URL.createObjectURL(await (await answered(path, how)).blob());
-}
-
-async function answered(path: string, { method = "GET", body, edition, leaving }: Ask): Promise<Response> {
-  const headers: Record<string, string> = {};
-  if (body !== undefined) headers["Content-Type"] = "application/json";
-  if (method !== "GET") headers["X-XSRF-TOKEN"] = token();
-  if (edition !== undefined) headers["If-Match"] = `"${edition}"`;
-  let answer: Response;
-  try {
-    answer = await fetch(path, {
-      method,
-      headers,
-      body: body === undefined ? undefined : JSON.stringify(body),
-      keepalive: leaving,
-    });
-  } catch {
-    throw new Refused(0, "The server cannot be reached. Nothing that was saved is lost.");
-  }
-  if (!answer.ok) {
-    const problem = await answer.json().catch(() => ({}));
-    throw new Refused(answer.status, problem.detail ?? `The server answered ${answer.status}.`);
-  }
-  return answer;
-}
+/** How a recipe's edition travels. */
+export const ifMatch = (edition: number) => ({ "If-Match": `"${edition}"` });

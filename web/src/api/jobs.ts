@@ -1,11 +1,14 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
-import { ask, type Job } from "./client";
+import { data, server } from "./client";
+import type { Job } from "./types";
 
 const REFRESH = 2000;
 
+export const underWay = (job: Job) => job.state === "RUNNING" || job.state === "WAITING";
+
 /** The jobs of a shoot, live. */
-export function useJobs(shoot: string | undefined, changed?: (job: Job) => void): Job[] {
+export function useJobs(shoot: string): Job[] {
   const [jobs, setJobs] = useState<Job[]>([]);
   const queries = useQueryClient();
   useEffect(() => {
@@ -15,7 +18,7 @@ export function useJobs(shoot: string | undefined, changed?: (job: Job) => void)
     const put = (job: Job) => {
       if (!open) return;
       setJobs((all) => [job, ...all.filter((j) => j.id !== job.id)]);
-      if (job.state !== "RUNNING" && job.state !== "WAITING") {
+      if (!underWay(job)) {
         void queries.invalidateQueries({ queryKey: ["shoot", shoot] });
         void queries.invalidateQueries({ queryKey: ["delivered", shoot] });
         void queries.invalidateQueries({ queryKey: ["shoots"] });
@@ -25,16 +28,17 @@ export function useJobs(shoot: string | undefined, changed?: (job: Job) => void)
         told = Date.now();
         void queries.invalidateQueries({ queryKey: ["shoot", shoot] });
       }
-      changed?.(job);
     };
-    void ask<Job[]>(`/api/shoots/${shoot}/jobs`).then((all) => open && setJobs(all));
+    data(server.GET("/api/shoots/{shoot}/jobs", { params: { path: { shoot } } }))
+      .then((all) => open && setJobs(all))
+      // the screen says itself what is wrong with the shoot
+      .catch(() => {});
     const source = new EventSource(`/api/shoots/${shoot}/progress`);
     source.addEventListener("job", (e) => put(JSON.parse((e as MessageEvent<string>).data) as Job));
     return () => {
       open = false;
       source.close();
     };
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [shoot]);
+  }, [shoot, queries]);
   return jobs;
 }

@@ -1,135 +1,175 @@
 import { useEffect } from "react";
-import { leave } from "./stage/Handles";
-import { closeOutline } from "./stage/hands/outline";
-import {
-  ALL,
-  addRegion,
-  nextName,
-  put,
-  redo,
-  refreshMask,
-  settle,
-  showAlone,
-  showBefore,
-  undo,
-  useBench,
-  zoomFit,
-  zoomTo,
-} from "./store";
+import { tinykeys } from "tinykeys";
+import { within } from "../kit/numbers";
+import { addRegion, nextName } from "./edits/regions";
+import { DRAWN } from "./parts";
+import { closeOutline } from "./parts/outline";
+import { openBoard, useBoard } from "./state/board";
+import { ALL, settle, showBefore } from "./state/gesture";
+import { leaveTool, take, useHand, type BrushTip } from "./state/hand";
+import { help, useHelpers } from "./state/helpers";
+import { redo, undo } from "./state/history";
+import { showAs, useMasks } from "./state/masks";
+import { useView } from "./state/view";
+import { showAlone, useViewport, zoomFit, zoomTo } from "./state/viewport";
 
-/** All keys of the bench, for the list and for the hands. */
-export const KEYS: { keys: string; does: string }[] = [
-  { keys: "1 to 9, 0", does: "stages from Frames to Finish" },
-  { keys: ", .", does: "down and up the ladder" },
-  { keys: "hold B", does: "before: the ground alone" },
-  { keys: "V", does: "veil on and off" },
-  { keys: "Shift V", does: "region in black and white" },
-  { keys: "Z", does: "zebra on burnt and blocked" },
-  { keys: "H", does: "watch: halos, mud, overspray" },
-  { keys: "T", does: "balance board" },
-  { keys: "C", does: "colour off, to judge lightness" },
-  { keys: "P", does: "pin a probe" },
-  { keys: "N", does: "new region" },
-  { keys: "O, L", does: "outline, loop into the selected region" },
-  { keys: "R, E, Y", does: "ramp, ellipse, panel" },
-  { keys: "K", does: "brush; Shift draws straight on" },
-  { keys: "U, I", does: "similar colour, colour band" },
-  { keys: "[ ]", does: "brush smaller, larger" },
-  { keys: "Shift [ ]", does: "brush harder, softer" },
-  { keys: "hold Alt", does: "take away" },
-  { keys: "Enter, Esc", does: "close an outline, leave a tool" },
-  { keys: "hold Space", does: "move the picture" },
-  { keys: "F, Shift F", does: "fit, 1:1" },
-  { keys: "Ctrl Z, Ctrl Shift Z", does: "undo, redo" },
-  { keys: "?", does: "this list" },
-];
+/** A key of the bench: how it is written in the list, what it does, and how it is pressed. */
+interface Key {
+  keys: string;
+  does: string;
+  on?: Record<string, (e: KeyboardEvent) => void>;
+}
 
+/** Shows the frame below or above the one that is shown, by exposure. */
 function climb(by: number) {
-  const { sheet, alone } = useBench.getState();
+  const { sheet } = useView.getState();
+  const { alone } = useViewport.getState();
   if (!sheet) return;
   const order = [...sheet.frames].sort((a, b) => a.stops - b.stops);
   const at = order.findIndex((f) => f.id === alone);
-  const next = at < 0 ? order.find((f) => f.anchor) : order[Math.min(order.length - 1, Math.max(0, at + by))];
+  const next = at < 0 ? order.find((f) => f.anchor) : order[within(at + by, 0, order.length - 1)];
   if (next && next.id !== alone) showAlone(next.id);
 }
 
-function typing(e: KeyboardEvent): boolean {
-  const t = e.target as HTMLElement;
+function brush(to: (tip: BrushTip) => Partial<BrushTip>) {
+  const { brush: tip } = useHand.getState();
+  take({ brush: { ...tip, ...to(tip) } });
+}
+
+const size = (k: number) => () => brush((t) => ({ size: within(t.size * k, 4, 1200) }));
+const soft = (d: number) => () => brush((t) => ({ softness: within(t.softness + d, 0, 1) }));
+const toggle = () => useViewport.getState();
+
+const DRAW_KEYS: Key[] = DRAWN.map((p) => ({
+  keys: p.draw?.key ?? "",
+  does: `${p.name.toLowerCase()} into the selected region`,
+  on: { [(p.draw?.key ?? "").toLowerCase()]: () => take({ tool: p.kind, draft: [] }) },
+}));
+
+function stage(e: KeyboardEvent) {
+  const section = document.getElementById(`stage-${e.key}`);
+  section?.scrollIntoView();
+  section?.focus();
+}
+
+/** All keys of the bench, for the list and for the hands. */
+export const KEYS: Key[] = [
+  {
+    keys: "1 to 9, 0",
+    does: "stages from Frames to Finish",
+    on: Object.fromEntries([..."0123456789"].map((n) => [n, stage])),
+  },
+  { keys: ", .", does: "down and up the ladder", on: { ",": () => climb(-1), ".": () => climb(1) } },
+  { keys: "hold B", does: "before: the ground alone", on: { b: () => showBefore(ALL) } },
+  {
+    keys: "V",
+    does: "veil on and off",
+    on: { v: () => showAs(useMasks.getState().veil === "off" ? "veil" : "off") },
+  },
+  {
+    keys: "Shift V",
+    does: "region in black and white",
+    on: { "Shift+V": () => showAs(useMasks.getState().veil === "mono" ? "veil" : "mono") },
+  },
+  {
+    keys: "Z",
+    does: "zebra on burnt and blocked",
+    on: { z: () => useViewport.setState({ zebra: !toggle().zebra }) },
+  },
+  {
+    keys: "H",
+    does: "watch: halos, mud, overspray",
+    on: { h: () => help({ watching: !useHelpers.getState().watching }) },
+  },
+  { keys: "T", does: "balance board", on: { t: () => openBoard(!useBoard.getState().open) } },
+  {
+    keys: "C",
+    does: "colour off, to judge lightness",
+    on: { c: () => useViewport.setState({ colourOff: !toggle().colourOff }) },
+  },
+  {
+    keys: "P",
+    does: "pin a probe",
+    on: { p: () => take({ tool: useHand.getState().tool === "probe" ? "look" : "probe" }) },
+  },
+  {
+    keys: "N",
+    does: "new region",
+    on: {
+      n: () => {
+        addRegion(nextName());
+        settle();
+      },
+    },
+  },
+  ...DRAW_KEYS,
+  { keys: "[ ]", does: "brush smaller, larger", on: { "[": size(1 / 1.15), "]": size(1.15) } },
+  { keys: "Shift [ ]", does: "brush harder, softer", on: { "Shift+{": soft(-0.1), "Shift+}": soft(0.1) } },
+  { keys: "hold Alt", does: "take away" },
+  {
+    keys: "Enter, Esc",
+    does: "close an outline, leave a tool",
+    on: {
+      Enter: (e) => closeOutline(e.altKey),
+      Escape: () => {
+        const { alone } = useViewport.getState();
+        if (alone) showAlone(alone);
+        leaveTool();
+      },
+    },
+  },
+  { keys: "hold Space", does: "move the picture" },
+  { keys: "F, Shift F", does: "fit, 1:1", on: { f: zoomFit, "Shift+F": () => zoomTo(1) } },
+  {
+    keys: "Ctrl Z, Ctrl Shift Z",
+    does: "undo, redo",
+    on: { "$mod+z": () => void undo(), "$mod+Shift+Z": () => void redo() },
+  },
+];
+
+/** Keys that repeat while they are held. */
+const REPEATING = new Set(["[", "]", "{", "}", ",", "."]);
+
+function typing(t: HTMLElement): boolean {
   const field = t instanceof HTMLInputElement && !["checkbox", "radio", "color"].includes(t.type);
   return field || t.tagName === "TEXTAREA" || t.isContentEditable;
 }
 
-export function useKeys(help: () => void) {
+/** Whether a key belongs to something else: a field, an open menu, a dialog. */
+function elsewhere(e: KeyboardEvent): boolean {
+  const t = e.target;
+  if (!(t instanceof HTMLElement)) return false;
+  const own = e.ctrlKey || e.metaKey ? false : typing(t);
+  return own || !!t.closest('[role="menu"],[role="listbox"],[role="dialog"],[role="alertdialog"]');
+}
+
+function guarded(act: (e: KeyboardEvent) => void) {
+  return (e: KeyboardEvent) => {
+    if (e.defaultPrevented || elsewhere(e)) return;
+    // Enter closes an outline, and is a press on a button else
+    if (e.key === "Enter" && useHand.getState().draft.length === 0) return;
+    e.preventDefault();
+    if (!e.repeat || REPEATING.has(e.key)) act(e);
+  };
+}
+
+export function useKeys(list: () => void) {
   useEffect(() => {
-    const down = (e: KeyboardEvent) => {
-      const s = useBench.getState();
-      if ((e.ctrlKey || e.metaKey) && e.key.toLowerCase() === "z") {
-        e.preventDefault();
-        void (e.shiftKey ? redo() : undo());
-        return;
-      }
-      if (typing(e) || e.ctrlKey || e.metaKey) return;
-      const size = (k: number) =>
-        put({ brush: { ...s.brush, size: Math.min(1200, Math.max(4, s.brush.size * k)) } });
-      const soft = (d: number) =>
-        put({ brush: { ...s.brush, softness: Math.min(1, Math.max(0, s.brush.softness + d)) } });
-      const acts: Record<string, () => void> = {
-        b: () => showBefore(ALL),
-        v: () => put({ veil: s.veil === "off" ? "veil" : "off" }),
-        V: () => put({ veil: s.veil === "mono" ? "veil" : "mono" }),
-        z: () => put({ zebra: !s.zebra }),
-        t: () => put({ board: !s.board }),
-        h: () => put({ watching: !s.watching }),
-        c: () => put({ colourOff: !s.colourOff }),
-        p: () => put({ tool: s.tool === "probe" ? "look" : "probe" }),
-        n: () => {
-          addRegion(nextName());
-          settle();
-        },
-        o: () => put({ tool: "outline", draft: [] }),
-        l: () => put({ tool: "loop" }),
-        r: () => put({ tool: "ramp" }),
-        e: () => put({ tool: "ellipse" }),
-        y: () => put({ tool: "panel" }),
-        k: () => put({ tool: "brush" }),
-        u: () => put({ tool: "similar-colour" }),
-        i: () => put({ tool: "colour-band" }),
-        "[": () => size(1 / 1.15),
-        "]": () => size(1.15),
-        "{": () => soft(-0.1),
-        "}": () => soft(0.1),
-        ",": () => climb(-1),
-        ".": () => climb(1),
-        f: zoomFit,
-        F: () => zoomTo(1),
-        "?": help,
-        Escape: () => {
-          if (s.alone) showAlone(s.alone);
-          leave();
-        },
-        Enter: () => closeOutline(e.altKey),
-      };
-      const act = acts[e.key] ?? acts[e.key.toLowerCase()];
-      if (act && !(e.key === "Enter" && s.draft.length === 0)) {
-        e.preventDefault();
-        if (!e.repeat || "[],.{}".includes(e.key)) act();
-        refreshMask();
-      } else if (/^[0-9]$/.test(e.key)) {
-        document.getElementById(`stage-${e.key}`)?.scrollIntoView();
-        document.getElementById(`stage-${e.key}`)?.focus();
-      }
-    };
+    const all = Object.assign({}, ...KEYS.map((k) => k.on ?? {})) as NonNullable<Key["on"]>;
+    const guardedKeys = Object.fromEntries(
+      Object.entries({ ...all, "Shift+?": list }).map(([key, act]) => [key, guarded(act)]),
+    );
+    const stop = tinykeys(window, guardedKeys);
     const up = (e: KeyboardEvent) => {
       if (e.key.toLowerCase() === "b") showBefore("");
     };
     const blur = () => showBefore("");
-    window.addEventListener("keydown", down);
     window.addEventListener("keyup", up);
     window.addEventListener("blur", blur);
     return () => {
-      window.removeEventListener("keydown", down);
+      stop();
       window.removeEventListener("keyup", up);
       window.removeEventListener("blur", blur);
     };
-  }, [help]);
+  }, [list]);
 }

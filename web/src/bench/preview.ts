@@ -1,165 +1,139 @@
-import type { BalanceBoard, Look, Recipe } from "../api/client";
-
-export interface Raster {
-  scale: number;
-  x: number;
-  y: number;
-  width: number;
-  height: number;
-}
-
-export interface Reading {
-  lab: { l: number; a: number; b: number };
-  spread: number;
-  stops: number;
-  srgb: number[];
-  trusted: boolean;
-}
-
-export interface ProbeReading {
-  id: string;
-  reading?: Reading;
-  /** CIEDE2000 against the first probe. */
-  difference?: number;
-}
-
-export interface Histogram {
-  light: number[];
-  red: number[];
-  green: number[];
-  blue: number[];
-  burnt: number;
-  blocked: number;
-}
-
-export interface PictureHead {
-  kind: "picture";
-  seq: number;
-  raster: Raster;
-  histogram: Histogram;
-  probes: ProbeReading[];
-  strips: { rows: number; bytes: number }[];
-  renderMs: number;
-  serverMs: number;
-}
-
-export interface MaskHead {
-  kind: "mask";
-  slot: string;
-  seq: number;
-  raster: Raster;
-  share: number;
-  bytes: number;
-}
-
-/** The colour of what a part looks at, at a place that was pressed. */
-export interface PickedHead {
-  kind: "picked";
-  slot: string;
-  reading: Reading;
-}
+import { WebSocket } from "partysocket";
+import { data, server } from "../api/client";
+import type {
+  Answer,
+  Look,
+  MaskAnswer,
+  PictureAnswer,
+  PictureRequest,
+  Probe,
+  ProbeReading,
+  Raster,
+  Reading,
+  Recipe,
+  Request,
+} from "../api/types";
 
 export interface Listener {
-  picture: (head: PictureHead, image: ImageBitmap, roundMs: number) => void;
-  mask: (head: MaskHead, image: ImageBitmap) => void;
+  picture: (head: PictureAnswer, image: ImageBitmap, roundMs: number) => void;
+  mask: (head: MaskAnswer, image: ImageBitmap) => void;
   read: (probes: ProbeReading[]) => void;
-  problem: (said: string) => void;
+  problem: (said: string | undefined) => void;
   connected: (is: boolean) => void;
 }
 
-export type Probe = BalanceBoard["probes"][number];
-
 /** A picture's strips, decoded side by side and put under one another. */
-async function joined(head: PictureHead, body: Uint8Array<ArrayBuffer>) {
+async function joined(head: PictureAnswer, body: Uint8Array<ArrayBuffer>): Promise<ImageBitmap> {
   let at = 0;
   const images = await Promise.all(
     head.strips.map((s) => createImageBitmap(new Blob([body.subarray(at, (at += s.bytes))]))),
   );
-  if (images.length === 1) return images[0]!;
+  if (images.length === 1 && images[0]) return images[0];
   const whole = new OffscreenCanvas(head.raster.width, head.raster.height);
-  const pen = whole.getContext("2d", { alpha: false })!;
+  const pen = whole.getContext("2d", { alpha: false });
   let y = 0;
-  head.strips.forEach((s, k) => {
-    pen.drawImage(images[k]!, 0, y);
-    images[k]!.close();
-    y += s.rows;
+  images.forEach((image, k) => {
+    pen?.drawImage(image, 0, y);
+    image.close();
+    y += head.strips[k]?.rows ?? 0;
   });
   return whole.transferToImageBitmap();
 }
 
+interface Waiting {
+  done: (reading: Reading) => void;
+  failed: (why: Error) => void;
+}
+
 /**
- * The line to the renderer. At most one picture request is under way; while it is, only the newest of
- * the following ones is kept.
+ * The line to the server's renderer. At most one picture request is under way; while it is, only the newest of
+ * the following ones is kept. A line that breaks is taken up again by itself.
  */
 export class Preview {
-  private socket?: WebSocket;
+  private readonly socket: WebSocket;
   private seq = 0;
-  private sent = new Map<number, number>();
+  private readonly sent = new Map<number, number>();
   private busy = false;
   private next?: () => void;
-  private timer?: ReturnType<typeof setTimeout>;
-  private closed = false;
-  private picks = new Map<string, (reading: Reading) => void>();
   private lastPicture?: () => void;
+  private readonly picks = new Map<string, Waiting>();
 
   constructor(
-    private readonly view: string,
+    view: string,
     private readonly to: Listener,
   ) {
-    this.connect();
-  }
-
-  private connect() {
-    const socket = new WebSocket(
-      `${location.protocol === "https:" ? "wss" : "ws"}://${location.host}/ws/views/${this.view}`,
-    );
+    const scheme = location.protocol === "https:" ? "wss" : "ws";
+    const socket = new WebSocket(`${scheme}://${location.host}/ws/views/${view}`, [], {
+      minReconnectionDelay: 500,
+      maxReconnectionDelay: 8000,
+      maxEnqueuedMessages: 0,
+    });
     socket.binaryType = "arraybuffer";
-    socket.onopen = () => {
-      this.to.connected(true);
+    socket.addEventListener("open", () => {
+      to.connected(true);
       this.busy = false;
+      this.sent.clear();
       (this.next ?? this.lastPicture)?.();
       this.next = undefined;
-    };
-    socket.onmessage = (e) => void this.receive(e.data as ArrayBuffer);
-    socket.onclose = () => {
-      if (this.closed) return;
-      this.to.connected(false);
-      this.timer = setTimeout(() => this.connect(), 1000);
-    };
+    });
+    socket.addEventListener("message", (e) => void this.receive(e.data as ArrayBuffer));
+    socket.addEventListener("close", () => {
+      to.connected(false);
+      this.giveUpPicks("The line to the server broke. Pick the colour again.");
+      // a session that has ended leads to sign-in
+      void data(server.GET("/api/shoots")).catch(() => {});
+    });
     this.socket = socket;
   }
 
   close() {
-    this.closed = true;
-    clearTimeout(this.timer);
-    this.socket?.close();
+    this.giveUpPicks("The view was left.");
+    this.socket.close();
   }
 
-  private async receive(data: ArrayBuffer) {
-    const length = new DataView(data).getUint32(0);
-    const head = JSON.parse(new TextDecoder().decode(new Uint8Array(data, 4, length))) as
-      | PictureHead
-      | MaskHead
-      | PickedHead
-      | { kind: "read"; probes: ProbeReading[] }
-      | { kind: "problem"; seq: number; said: string };
-    const body = new Uint8Array(data, 4 + length);
-    if (head.kind === "read") return this.to.read(head.probes);
-    if (head.kind === "problem") {
-      this.done();
-      return this.to.problem(head.said);
+  private giveUpPicks(why: string) {
+    this.picks.forEach((p) => p.failed(new Error(why)));
+    this.picks.clear();
+  }
+
+  private async receive(message: ArrayBuffer) {
+    const length = new DataView(message).getUint32(0);
+    const head = JSON.parse(new TextDecoder().decode(new Uint8Array(message, 4, length))) as Answer;
+    const body = new Uint8Array(message, 4 + length);
+    switch (head.kind) {
+      case "read":
+        return this.to.read(head.probes);
+      case "mask":
+        return this.to.mask(head, await createImageBitmap(new Blob([body])));
+      case "pick":
+        this.picks.get(head.slot)?.done(head.reading);
+        this.picks.delete(head.slot);
+        return;
+      case "problem":
+        return this.failed(head.request, head.seq, head.slot, head.said);
+      case "picture": {
+        const image = await joined(head, body);
+        const asked = this.sent.get(head.seq) ?? performance.now();
+        this.sent.delete(head.seq);
+        this.to.problem(undefined);
+        this.to.picture(head, image, performance.now() - asked);
+        this.done();
+      }
     }
-    if (head.kind === "picked") {
-      this.picks.get(head.slot)?.(head.reading);
-      this.picks.delete(head.slot);
+  }
+
+  /** Only a picture's failure frees the picture's place; a pick that fails ends. */
+  private failed(request: string, seq: number, slot: string, said: string) {
+    if (request === "pick") {
+      this.picks.get(slot)?.failed(new Error(said));
+      this.picks.delete(slot);
       return;
     }
-    if (head.kind === "mask") return this.to.mask(head, await createImageBitmap(new Blob([body])));
-    const image = await joined(head, body);
-    const asked = this.sent.get(head.seq) ?? performance.now();
-    this.sent.delete(head.seq);
-    this.to.picture(head, image, performance.now() - asked);
-    this.done();
+    if (request === "picture") {
+      this.sent.delete(seq);
+      this.done();
+    }
+    this.to.problem(said);
   }
 
   private done() {
@@ -169,18 +143,11 @@ export class Preview {
     next?.();
   }
 
-  private send(message: object) {
-    if (this.socket?.readyState === WebSocket.OPEN) this.socket.send(JSON.stringify(message));
+  private send(message: Request) {
+    if (this.socket.readyState === WebSocket.OPEN) this.socket.send(JSON.stringify(message));
   }
 
-  picture(ask: {
-    draft: boolean;
-    recipe?: Recipe;
-    frame?: string;
-    raster: Raster;
-    probes: Probe[];
-    quality: number;
-  }) {
+  picture(ask: Omit<PictureRequest, "kind" | "seq">) {
     const asked = performance.now();
     const go = () => {
       this.busy = true;
@@ -189,7 +156,7 @@ export class Preview {
       this.send({ kind: "picture", seq, ...ask });
     };
     this.lastPicture = go;
-    if (this.busy || this.socket?.readyState !== WebSocket.OPEN) this.next = go;
+    if (this.busy || this.socket.readyState !== WebSocket.OPEN) this.next = go;
     else go();
   }
 
@@ -200,8 +167,8 @@ export class Preview {
   /** The colour of what a part looks at round a place, pixels at full size. */
   pick(recipe: Recipe, look: Look, x: number, y: number, radius: number): Promise<Reading> {
     const slot = String(++this.seq);
-    this.send({ kind: "pick", slot, recipe, look, x, y, radius });
-    return new Promise((done) => this.picks.set(slot, done));
+    this.send({ kind: "pick", slot, seq: this.seq, recipe, look, x, y, radius });
+    return new Promise((done, failed) => this.picks.set(slot, { done, failed }));
   }
 
   read(probes: Probe[]) {

@@ -1,9 +1,10 @@
 import { Box, Button, Typography } from "@mui/material";
-import { useQuery } from "@tanstack/react-query";
 import { Link, useParams } from "react-router";
-import { ask, type Shoot, type ViewCard } from "../api/client";
+import type { ViewCard } from "../api/types";
 import { useJobs } from "../api/jobs";
+import { useShoot } from "../api/shoots";
 import { JobStrip } from "../kit/JobStrip";
+import { gone, NotThere } from "../kit/NotThere";
 import { Page, TopBar } from "../kit/Page";
 import { Said } from "../kit/Said";
 import { look } from "../theme";
@@ -11,8 +12,8 @@ import { STATE } from "./states";
 
 /** The views of a shoot side by side. */
 export function Contacts() {
-  const { shoot: id } = useParams();
-  const shoot = useQuery({ queryKey: ["shoot", id], queryFn: () => ask<Shoot>(`/api/shoots/${id}`) });
+  const { shoot: id = "" } = useParams();
+  const shoot = useShoot(id);
   const jobs = useJobs(id);
   const running = jobs.filter((j) => j.state === "RUNNING" || j.state === "WAITING");
   const bar = (
@@ -30,6 +31,7 @@ export function Contacts() {
       </Button>
     </TopBar>
   );
+  if (gone(shoot.error)) return <NotThere said={shoot.error.message} />;
   return (
     <Page bar={bar}>
       <Said problem={shoot.error} />

@@ -15,20 +15,28 @@ import {
   Typography,
 } from "@mui/material";
 import { useMutation, useQuery } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { useParams } from "react-router";
-import { ask, type DeliveredFile, type Job, type Shoot } from "../api/client";
-import { useJobs } from "../api/jobs";
+import { data, server } from "../api/client";
+import { underWay, useJobs } from "../api/jobs";
+import { useSession } from "../api/session";
+import { useShoot } from "../api/shoots";
 import { STATE } from "../contacts/states";
 import { JobStrip } from "../kit/JobStrip";
+import { count } from "../bench/words";
 import { Page, TopBar } from "../kit/Page";
 import { Said } from "../kit/Said";
 
-const FORMATS = [
-  { id: "JPEG", name: "JPEG", note: "8 bit, sRGB" },
-  { id: "TIFF_16", name: "TIFF", note: "16 bit, sRGB" },
-  { id: "PNG_16", name: "PNG", note: "16 bit, sRGB" },
-];
+/** What is ordered, its views apart; the studio's own copyright where none is written. */
+interface Spec {
+  formats: string[];
+  longEdge: number;
+  quality: number;
+  copyright?: string;
+}
+
+const toggled = (list: string[], v: string) =>
+  list.includes(v) ? list.filter((x) => x !== v) : [...list, v];
 
 const SIZES = [
   { edge: 0, name: "Full size" },
@@ -39,35 +47,30 @@ const SIZES = [
 
 /** What the client gets, its progress, and the finished files. */
 export function Delivery() {
-  const { shoot: id } = useParams();
-  const shoot = useQuery({ queryKey: ["shoot", id], queryFn: () => ask<Shoot>(`/api/shoots/${id}`) });
-  const files = useQuery({
-    queryKey: ["delivered", id],
-    queryFn: () => ask<DeliveredFile[]>(`/api/shoots/${id}/delivered`),
-  });
-  const [views, setViews] = useState<string[]>([]);
-  const [formats, setFormats] = useState<string[]>(["JPEG", "TIFF_16"]);
-  const [edge, setEdge] = useState(0);
-  const [quality, setQuality] = useState(92);
-  const [copyright, setCopyright] = useState("© 2026 Heathlight Studio");
+  const { shoot: id = "" } = useParams();
+  const path = { shoot: id };
+  const shoot = useShoot(id);
+  const session = useSession();
+  const formats = useQuery({ queryKey: ["formats"], queryFn: () => data(server.GET("/api/formats")) });
+  const [spec, setSpec] = useState<Spec>({ formats: ["JPEG", "TIFF_16"], longEdge: 0, quality: 92 });
+  // what was ticked off stays off when the shoot is read again
+  const [off, setOff] = useState<string[]>([]);
+  const lined = shoot.data?.views.filter((v) => v.state !== "NEW").map((v) => v.id) ?? [];
+  const views = lined.filter((v) => !off.includes(v));
+  const copyright = spec.copyright ?? session.data?.copyright ?? "";
   const jobs = useJobs(id).filter((j) => j.kind === "DELIVERY");
-  const [chosen, setChosen] = useState(false);
-  useEffect(() => {
-    if (!shoot.data || chosen) return;
-    // what was ticked off stays off when the shoot is read again
-    setChosen(true);
-    setViews(shoot.data.views.filter((v) => v.state !== "NEW").map((v) => v.id));
-  }, [shoot.data, chosen]);
   const order = useMutation({
     mutationFn: () =>
-      ask<Job>(`/api/shoots/${id}/delivery`, {
-        method: "POST",
-        body: { views, formats, longEdge: edge, quality, copyright },
-      }),
+      data(
+        server.POST("/api/shoots/{shoot}/delivery", {
+          params: { path },
+          body: { ...spec, views, copyright },
+        }),
+      ),
   });
-  const toggle = (list: string[], v: string, put: (l: string[]) => void) =>
-    put(list.includes(v) ? list.filter((x) => x !== v) : [...list, v]);
-  const busy = jobs.some((j) => j.state === "RUNNING" || j.state === "WAITING");
+  const files = views.length * spec.formats.length;
+  const sound = spec.quality >= 40 && spec.quality <= 100;
+  const busy = order.isPending || jobs.some(underWay);
   const bar = (
     <TopBar
       crumbs={[
@@ -78,10 +81,11 @@ export function Delivery() {
     >
       <Button
         variant="contained"
-        disabled={busy || views.length === 0 || formats.length === 0}
+        data-once
+        disabled={busy || files === 0 || !sound}
         onClick={() => order.mutate()}
       >
-        Deliver {views.length * formats.length} {views.length * formats.length === 1 ? "file" : "files"}
+        Deliver {count(files, "file", "files")}
       </Button>
     </TopBar>
   );
@@ -89,7 +93,7 @@ export function Delivery() {
     <Page bar={bar}>
       <Said problem={order.error ?? shoot.error} />
       {jobs
-        .filter((j, i) => i === 0 || j.state === "RUNNING")
+        .filter((j, i) => i === 0 || underWay(j))
         .map((j) => (
           <JobStrip key={j.id} job={j} />
         ))}
@@ -116,7 +120,7 @@ export function Delivery() {
                   sx={{ px: 1, m: 0, width: "100%" }}
                   disabled={v.state === "NEW"}
                   control={
-                    <Checkbox checked={views.includes(v.id)} onChange={() => toggle(views, v.id, setViews)} />
+                    <Checkbox checked={views.includes(v.id)} onChange={() => setOff(toggled(off, v.id))} />
                   }
                   label={
                     <>
@@ -142,96 +146,126 @@ export function Delivery() {
             gap: 1.5,
           }}
         >
-          <Typography variant="h2">Specification</Typography>
-          <Box sx={{ display: "flex", gap: 1 }}>
-            {FORMATS.map((f) => (
-              <FormControlLabel
-                key={f.id}
-                control={
-                  <Checkbox
-                    checked={formats.includes(f.id)}
-                    onChange={() => toggle(formats, f.id, setFormats)}
-                  />
-                }
-                label={
-                  <>
-                    {f.name}{" "}
-                    <Typography component="span" color="text.secondary">
-                      {f.note}
-                    </Typography>
-                  </>
-                }
-              />
-            ))}
-          </Box>
-          <Box sx={{ display: "flex", gap: 1.5 }}>
-            <Select
-              size="small"
-              value={edge}
-              onChange={(e) => setEdge(Number(e.target.value))}
-              inputProps={{ "aria-label": "Size" }}
-              sx={{ width: 210 }}
-            >
-              {SIZES.map((s) => (
-                <MenuItem key={s.edge} value={s.edge}>
-                  {s.name}
-                </MenuItem>
-              ))}
-            </Select>
-            <TextField
-              size="small"
-              type="number"
-              label="JPEG quality"
-              value={quality}
-              onChange={(e) => setQuality(Number(e.target.value))}
-              sx={{ width: 120 }}
-              slotProps={{ htmlInput: { min: 40, max: 100 } }}
-            />
-          </Box>
-          <TextField
-            size="small"
-            label="Copyright"
-            value={copyright}
-            onChange={(e) => setCopyright(e.target.value)}
+          <Specification
+            spec={{ ...spec, copyright }}
+            formats={formats.data ?? []}
+            onChange={(to) => setSpec({ ...spec, ...to })}
           />
-          <Typography variant="caption">
-            Upright, with sRGB profile, exposure of the anchor frame, copyright and the IPTC source type
-            (composite of several captures).
-          </Typography>
-          <Typography variant="h2" sx={{ mt: 1 }}>
-            Delivered
-          </Typography>
-          {files.data?.length === 0 && <Typography color="text.secondary">Nothing yet.</Typography>}
-          {files.data && files.data.length > 0 && (
-            <Table size="small">
-              <TableHead>
-                <TableRow>
-                  <TableCell>File</TableCell>
-                  <TableCell align="right">Pixels</TableCell>
-                  <TableCell align="right">Size</TableCell>
-                  <TableCell />
-                </TableRow>
-              </TableHead>
-              <TableBody>
-                {files.data.map((f) => (
-                  <TableRow key={f.id}>
-                    <TableCell>{f.name}</TableCell>
-                    <TableCell align="right">
-                      {f.width}×{f.height}
-                    </TableCell>
-                    <TableCell align="right">{(f.bytes / 1e6).toFixed(1)} MB</TableCell>
-                    <TableCell align="right">
-                      <Anchor href={`/api/delivered/${f.id}`} download color="inherit">
-                        Download
-                      </Anchor>
-                    </TableCell>
-                  </TableRow>
-                ))}
-              </TableBody>
-            </Table>
-          )}
+          <Delivered shoot={id} />
         </Box>
       </Box>
     </Page>
+  );
+}
+
+/** Formats, size, quality and copyright. */
+function Specification({
+  spec,
+  formats,
+  onChange,
+}: {
+  spec: Spec;
+  formats: { id: string; name: string; lossy: boolean }[];
+  onChange: (to: Partial<Spec>) => void;
+}) {
+  const lossy = formats.some((f) => f.lossy && spec.formats.includes(f.id));
+  return (
+    <>
+      <Typography variant="h2">Specification</Typography>
+      <Box sx={{ display: "flex", gap: 1 }}>
+        {formats.map((f) => (
+          <FormControlLabel
+            key={f.id}
+            control={
+              <Checkbox
+                checked={spec.formats.includes(f.id)}
+                onChange={() => onChange({ formats: toggled(spec.formats, f.id) })}
+              />
+            }
+            label={f.name}
+          />
+        ))}
+      </Box>
+      <Box sx={{ display: "flex", gap: 1.5 }}>
+        <Select
+          size="small"
+          value={spec.longEdge}
+          onChange={(e) => onChange({ longEdge: Number(e.target.value) })}
+          inputProps={{ "aria-label": "Size" }}
+          sx={{ width: 210 }}
+        >
+          {SIZES.map((s) => (
+            <MenuItem key={s.edge} value={s.edge}>
+              {s.name}
+            </MenuItem>
+          ))}
+        </Select>
+        <TextField
+          size="small"
+          type="number"
+          label="JPEG quality"
+          value={spec.quality}
+          disabled={!lossy}
+          error={spec.quality < 40 || spec.quality > 100}
+          onChange={(e) => onChange({ quality: Number(e.target.value) })}
+          sx={{ width: 120 }}
+          slotProps={{ htmlInput: { min: 40, max: 100 } }}
+        />
+      </Box>
+      <TextField
+        size="small"
+        label="Copyright"
+        value={spec.copyright}
+        onChange={(e) => onChange({ copyright: e.target.value })}
+      />
+      <Typography variant="caption">
+        Upright, with sRGB profile, exposure of the anchor frame, copyright and the IPTC source type
+        (composite of several captures).
+      </Typography>
+    </>
+  );
+}
+
+/** The finished files of the shoot. */
+function Delivered({ shoot }: { shoot: string }) {
+  const files = useQuery({
+    queryKey: ["delivered", shoot],
+    queryFn: () => data(server.GET("/api/shoots/{shoot}/delivered", { params: { path: { shoot } } })),
+  });
+  return (
+    <>
+      <Typography variant="h2" sx={{ mt: 1 }}>
+        Delivered
+      </Typography>
+      {files.data?.length === 0 && <Typography color="text.secondary">Nothing yet.</Typography>}
+      {files.data && files.data.length > 0 && (
+        <Table size="small">
+          <TableHead>
+            <TableRow>
+              <TableCell>File</TableCell>
+              <TableCell align="right">Pixels</TableCell>
+              <TableCell align="right">Size</TableCell>
+              <TableCell />
+            </TableRow>
+          </TableHead>
+          <TableBody>
+            {files.data.map((f) => (
+              <TableRow key={f.id}>
+                <TableCell>{f.name}</TableCell>
+                <TableCell align="right">
+                  {f.width}×{f.height}
+                </TableCell>
+                <TableCell align="right">{(f.bytes / 1e6).toFixed(1)} MB</TableCell>
+                <TableCell align="right">
+                  <Anchor href={`/api/delivered/${f.id}`} download color="inherit">
+                    Download
+                  </Anchor>
+                </TableCell>
+              </TableRow>
+            ))}
+          </TableBody>
+        </Table>
+      )}
+    </>
   );
 }

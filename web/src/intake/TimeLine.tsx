@@ -1,6 +1,6 @@
 import { Box, Typography } from "@mui/material";
 import { look } from "../theme";
-import type { Planned } from "./Intake";
+import type { Planned } from "./plan";
 
 /** Gaps of more than so many milliseconds are drawn alike. */
 const PAUSE = 75_000;
@@ -13,19 +13,19 @@ function spread(times: number[]): (t: number) => number {
   const at = new Map<number, number>();
   let along = 0;
   order.forEach((t, i) => {
-    const gap = i === 0 ? 0 : t - order[i - 1];
+    const gap = t - (order[i - 1] ?? t);
     along += gap > PAUSE ? SHOWN : gap;
     at.set(t, along);
   });
-  return (t) => (along === 0 ? 0.5 : at.get(t)! / along);
+  return (t) => (along === 0 ? 0.5 : (at.get(t) ?? 0) / along);
 }
 
 /** All frames of the card along time, height by exposure; views are bracketed underneath. */
 export function TimeLine({ views }: { views: Planned[] }) {
-  const frames = views.flatMap((v) => v.frames).filter((f) => f.taken);
+  const frames = views.flatMap((v) => v.frames).filter((f) => !!f.taken);
   if (frames.length < 2) return null;
   const time = (s: string) => new Date(s).getTime();
-  const place = spread(frames.map((f) => time(f.taken!)));
+  const place = spread(frames.map((f) => time(f.taken ?? "")));
   const stops = frames.map((f) => f.stops ?? 0);
   const low = Math.min(...stops) - 1;
   const high = Math.max(...stops) + 1;
@@ -42,11 +42,11 @@ export function TimeLine({ views }: { views: Planned[] }) {
       >
         <line x1={20} x2={1180} y1={80} y2={80} stroke={look.strong} />
         {views.map((v) => {
-          const times = v.frames.filter((f) => f.taken).map((f) => time(f.taken!));
+          const times = v.frames.filter((f) => f.taken).map((f) => time(f.taken ?? ""));
           if (times.length === 0) return null;
           const [a, b] = [x(Math.min(...times)) - 8, x(Math.max(...times)) + 8];
           return (
-            <g key={v.frames[0].name}>
+            <g key={v.frames[0]?.name}>
               <path d={`M${a} 80v6H${b}v-6`} fill="none" stroke={look.ink} strokeWidth={1.5} />
               <text x={(a + b) / 2} y={100} textAnchor="middle" fontSize={12} fill={look.ink}>
                 {v.name}
@@ -55,7 +55,7 @@ export function TimeLine({ views }: { views: Planned[] }) {
           );
         })}
         {frames.map((f) => {
-          const cx = x(time(f.taken!));
+          const cx = x(time(f.taken ?? ""));
           const cy = y(f.stops ?? 0);
           return (
             <g key={f.name}>

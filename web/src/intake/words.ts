@@ -1,4 +1,4 @@
-import type { Role } from "../api/client";
+import type { Role } from "../api/types";
 
 /** Roles of frames in words. */
 export const ROLE: Record<Role, string> = {

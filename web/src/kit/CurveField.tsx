@@ -1,8 +1,15 @@
 import { Box } from "@mui/material";
-import type { Point } from "../api/client";
+import type { Point } from "../api/types";
 import { look } from "../theme";
 
 const W = 276;
+
+const ARROWS: Record<string, [number, number] | undefined> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, 1],
+  ArrowDown: [0, -1],
+};
 
 /**
  * A curve of points on a field. Press on the field to put a point in, drag to move it, double click to take it
@@ -46,8 +53,10 @@ export function CurveField({
   const put = (next: Point[]) => onMove([...next].sort((a, b) => a.x - b.x));
   const kept = (v: number) => Math.round(Math.max(from, Math.min(to, v)) * 1000) / 1000;
   const place = (i: number, p: Point) => {
-    const low = i > 0 ? points[i - 1].x + apart : from;
-    const high = i < points.length - 1 ? points[i + 1].x - apart : to;
+    const before = points[i - 1];
+    const after = points[i + 1];
+    const low = before ? before.x + apart : from;
+    const high = after ? after.x - apart : to;
     put(points.map((o, k) => (k === i ? { x: kept(Math.min(high, Math.max(low, p.x))), y: kept(p.y) } : o)));
   };
   const spot = (e: React.PointerEvent, el: Element): Point => {
@@ -103,9 +112,11 @@ export function CurveField({
             e.currentTarget.setPointerCapture(e.pointerId);
           }}
           onPointerMove={(e) => {
-            if (e.buttons === 1) place(i, spot(e, e.currentTarget.ownerSVGElement!));
+            const field = e.currentTarget.ownerSVGElement;
+            if (e.buttons === 1 && field) place(i, spot(e, field));
           }}
           onPointerUp={onSettle}
+          onPointerCancel={onSettle}
           onDoubleClick={() => {
             if (points.length > 2) {
               put(points.filter((_, k) => k !== i));
@@ -113,7 +124,7 @@ export function CurveField({
             }
           }}
           onKeyDown={(e) => {
-            const by = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] }[e.key];
+            const by = ARROWS[e.key];
             if (!by) return;
             e.preventDefault();
             e.stopPropagation();

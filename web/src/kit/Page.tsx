@@ -1,8 +1,9 @@
 import { Box, Button, Typography } from "@mui/material";
-import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useQueryClient } from "@tanstack/react-query";
 import type { ReactNode } from "react";
 import { Link } from "react-router";
-import { ask, type Signed } from "../api/client";
+import { data, server } from "../api/client";
+import { useSession } from "../api/session";
 import { look } from "../theme";
 
 /** The product's mark: a window with warm and cool light. */
@@ -20,10 +21,10 @@ export function TopBar({
   crumbs: { to?: string; name: string }[];
   children?: ReactNode;
 }) {
-  const { data } = useQuery({ queryKey: ["session"], queryFn: () => ask<Signed>("/api/session") });
+  const session = useSession();
   const queries = useQueryClient();
   const leave = async () => {
-    await ask("/api/session", { method: "DELETE" });
+    await data(server.DELETE("/api/session"));
     queries.clear();
     location.assign("/");
   };
@@ -61,10 +62,10 @@ export function TopBar({
       </Typography>
       <Box sx={{ display: "flex", alignItems: "center", gap: 1, flexGrow: 1, justifyContent: "flex-end" }}>
         {children}
-        {data && crumbs.length === 1 && (
+        {session.data && crumbs.length === 1 && (
           <>
             <Typography color="text.secondary">
-              {data.name}, {data.studio}
+              {session.data.name}, {session.data.studio}
             </Typography>
             <Button onClick={() => void leave()}>Sign out</Button>
           </>

@@ -1,12 +1,12 @@
 import { Alert } from "@mui/material";
+import { saidOf } from "../api/client";
 
 /** Something that went wrong, said plainly. */
 export function Said({ problem, onClose }: { problem: unknown; onClose?: () => void }) {
   if (!problem) return null;
-  const text = problem instanceof Error ? problem.message : String(problem);
   return (
     <Alert severity="warning" onClose={onClose} sx={{ mb: 1.5 }}>
-      {text}
+      {saidOf(problem)}
     </Alert>
   );
 }

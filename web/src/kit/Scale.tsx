@@ -1,7 +1,8 @@
 import { Box, InputBase, Tooltip, Typography } from "@mui/material";
 import { useDrag } from "@use-gesture/react";
-import { memo, useCallback, useEffect, useRef, useState } from "react";
+import { memo, useCallback, useEffect, useLayoutEffect, useRef, useState } from "react";
 import { look } from "../theme";
+import { typedNumber, within, worded } from "./numbers";
 
 export interface ScaleProps {
   label: string;
@@ -9,7 +10,7 @@ export interface ScaleProps {
   from: number;
   to: number;
   step: number;
-  careful: number;
+  defaultValue: number;
   help?: string;
   value: number;
   /** Called while the value moves. */
@@ -18,24 +19,12 @@ export interface ScaleProps {
   onSettle: () => void;
 }
 
-/** A number as text, with its sign where it can go either way. */
-export function amount(value: number, step: number, unit: string, signed = true): string {
-  const places = step >= 1 ? 0 : step >= 0.1 ? 1 : 2;
-  const sign = signed && value > 0 && (unit === "st" || unit === "") ? "+" : "";
-  const exact = value.toFixed(places).replace("-", "−");
-  const number = unit === "%" ? exact.replace(/\.0$/, "") : exact;
-  return sign + number + (unit ? " " + unit : "");
-}
-
-/** A control's value as text; what is given in percent is kept as a share. */
-export function worded(value: number, step: number, unit: string, signed = true): string {
-  return unit === "%" ? amount(100 * value, 100 * step, unit, signed) : amount(value, step, unit, signed);
-}
-
 /** A scale is only drawn anew where what it shows has changed, whoever draws what it stands in. */
 export function Scale(props: ScaleProps) {
   const latest = useRef(props);
-  latest.current = props;
+  useLayoutEffect(() => {
+    latest.current = props;
+  });
   const onMove = useCallback((v: number) => latest.current.onMove(v), []);
   const onSettle = useCallback(() => latest.current.onSettle(), []);
   return <Drawn {...props} onMove={onMove} onSettle={onSettle} />;
@@ -43,7 +32,7 @@ export function Scale(props: ScaleProps) {
 
 /**
  * One number of a pass: drag, wheel, arrow keys (Shift coarse, Alt fine), typed number, double click for
- * the careful default.
+ * its default.
  */
 const Drawn = memo(function Drawn({
   label,
@@ -51,7 +40,7 @@ const Drawn = memo(function Drawn({
   from,
   to,
   step,
-  careful,
+  defaultValue,
   help,
   value,
   onMove,
@@ -60,12 +49,11 @@ const Drawn = memo(function Drawn({
   const track = useRef<HTMLDivElement>(null);
   const settle = useRef<ReturnType<typeof setTimeout>>(undefined);
   const [typed, setTyped] = useState<string>();
-  const percent = unit === "%";
   const said = worded(value, step, unit, from < 0);
 
   const put = (v: number) => {
     const rounded = Math.round(v / step) * step;
-    onMove(Math.min(to, Math.max(from, Number(rounded.toFixed(6)))));
+    onMove(within(Number(rounded.toFixed(6)), from, to));
   };
   const soon = () => {
     clearTimeout(settle.current);
@@ -78,16 +66,20 @@ const Drawn = memo(function Drawn({
   const drag = useDrag(
     ({ xy: [x], last, event }) => {
       event.preventDefault();
-      const box = track.current!.getBoundingClientRect();
+      const box = track.current?.getBoundingClientRect();
+      if (!box) return;
       put(from + ((x - box.left) / box.width) * (to - from));
       if (last) onSettle();
     },
     { filterTaps: false, pointer: { capture: true, keys: false } },
   );
   const wheel = useRef((_: number) => {});
-  wheel.current = (sign) => nudge(sign * step);
+  useLayoutEffect(() => {
+    wheel.current = (sign) => nudge(sign * step);
+  });
   useEffect(() => {
-    const el = track.current!;
+    const el = track.current;
+    if (!el) return;
     const turn = (e: WheelEvent) => {
       e.preventDefault();
       wheel.current(e.deltaY < 0 ? 1 : -1);
@@ -113,21 +105,17 @@ const Drawn = memo(function Drawn({
       put(e.key === "Home" ? from : to);
       soon();
     } else if (e.altKey) {
-      onMove(Math.min(to, Math.max(from, value + by)));
+      onMove(within(value + by, from, to));
       soon();
     } else {
       nudge(by);
     }
   };
+  const number = typed === undefined ? undefined : typedNumber(typed, unit);
+  const nonsense = typed !== undefined && typed.trim() !== "" && number === undefined;
   const accept = () => {
-    const number = Number(
-      (typed ?? "")
-        .replace("−", "-")
-        .replace(",", ".")
-        .replace(/[^0-9.+-]/g, ""),
-    );
-    if (typed !== undefined && typed.trim() !== "" && Number.isFinite(number)) {
-      onMove(Math.min(to, Math.max(from, percent ? number / 100 : number)));
+    if (number !== undefined) {
+      onMove(within(number, from, to));
       onSettle();
     }
     setTyped(undefined);
@@ -156,7 +144,7 @@ const Drawn = memo(function Drawn({
         aria-valuetext={said}
         onKeyDown={keys}
         onDoubleClick={() => {
-          onMove(careful);
+          onMove(defaultValue);
           onSettle();
         }}
         sx={{ height: 22, position: "relative", touchAction: "none", cursor: "ew-resize" }}
@@ -202,16 +190,16 @@ const Drawn = memo(function Drawn({
         onFocus={(e) => e.target.select()}
         onBlur={accept}
         onKeyDown={(e) => {
-          if (e.key === "Enter") accept();
+          if (e.key === "Enter" && !nonsense) accept();
           // with nothing typed it is for what the scale stands in
           if (e.key === "Escape" && typed === undefined) return;
           if (e.key === "Escape") setTyped(undefined);
           if (e.key === "ArrowUp" || e.key === "ArrowDown") keys(e);
           else e.stopPropagation();
         }}
-        inputProps={{ "aria-label": `${label}, number` }}
+        inputProps={{ "aria-label": `${label}, number`, "aria-invalid": nonsense }}
         sx={{
-          border: `1px solid ${look.line}`,
+          border: `1px solid ${nonsense ? look.alarm : look.line}`,
           bgcolor: look.white,
           height: 22,
           "& input": { textAlign: "right", p: "0 5px", fontSize: 13 },

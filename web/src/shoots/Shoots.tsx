@@ -2,7 +2,8 @@ import { Box, Button, TextField, Typography } from "@mui/material";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
-import { ask, type Shoot } from "../api/client";
+import { data, server } from "../api/client";
+import type { Shoot } from "../api/types";
 import { Page, TopBar } from "../kit/Page";
 import { Said } from "../kit/Said";
 import { look } from "../theme";
@@ -12,7 +13,7 @@ import { STATE } from "../contacts/states";
 export function Shoots() {
   const shoots = useQuery({
     queryKey: ["shoots"],
-    queryFn: () => ask<Shoot[]>("/api/shoots"),
+    queryFn: () => data(server.GET("/api/shoots")),
     // a shoot's card may still be coming in
     refetchInterval: (q) => (q.state.data?.some(coming) ? 3000 : false),
   });
@@ -20,7 +21,7 @@ export function Shoots() {
   const queries = useQueryClient();
   const go = useNavigate();
   const add = useMutation({
-    mutationFn: () => ask<Shoot>("/api/shoots", { method: "POST", body: { name } }),
+    mutationFn: () => data(server.POST("/api/shoots", { body: { name } })),
     onSuccess: (shoot) => {
       void queries.invalidateQueries({ queryKey: ["shoots"] });
       void go(`/shoots/${shoot.id}/intake`);
@@ -37,7 +38,7 @@ export function Shoots() {
           component="form"
           onSubmit={(e) => {
             e.preventDefault();
-            add.mutate();
+            if (!add.isPending && !add.isSuccess) add.mutate();
           }}
           sx={{
             border: `1px dashed ${look.strong}`,
@@ -55,9 +56,12 @@ export function Shoots() {
             required
             value={name}
             onChange={(e) => setName(e.target.value)}
+            slotProps={{ htmlInput: { maxLength: 200 } }}
           />
           <Box>
-            <Button type="submit">Begin with intake</Button>
+            <Button type="submit" data-once disabled={!name.trim() || add.isPending}>
+              Create, then add frames
+            </Button>
           </Box>
         </Box>
       </Box>
@@ -68,6 +72,7 @@ export function Shoots() {
 const coming = (s: Shoot) => s.views.length === 0 || s.views.some((v) => v.state === "NEW");
 
 function ShootCard({ shoot }: { shoot: Shoot }) {
+  const [only] = shoot.views;
   const covered = shoot.views.find((v) => v.state !== "NEW");
   const left = shoot.views.filter((v) => v.state !== "DELIVERED").length;
   return (
@@ -106,7 +111,7 @@ function ShootCard({ shoot }: { shoot: Shoot }) {
             {shoot.views.length === 0
               ? "Waiting for its card"
               : `${shoot.views.length} ${shoot.views.length === 1 ? "view" : "views"}, ${left === 0 ? "all delivered" : `${left} to deliver`}`}
-            {left === 1 && shoot.views.length === 1 ? `, ${STATE[shoot.views[0].state]}` : ""}
+            {only && left === 1 && shoot.views.length === 1 ? `, ${STATE[only.state]}` : ""}
           </Typography>
         </Box>
         <Button component={Link} to={`/shoots/${shoot.id}/intake`}>

@@ -1,8 +1,8 @@
 import { Checkbox } from "@mui/material";
-import type { Probe, ProbeReading } from "../preview";
+import type { Probe, ProbeReading } from "../../api/types";
 import { signed } from "./balance";
 
-/** A probe with the surface that it belongs to. */
+type Lab = { l: number; a: number; b: number };
 
 const mean = (values: number[]) => values.reduce((a, b) => a + b, 0) / values.length;
 
@@ -16,7 +16,7 @@ export function SurfaceRows({
 }: {
   probes: Probe[];
   readings: ProbeReading[];
-  base?: { l: number; a: number; b: number };
+  base: Lab | undefined;
   chosen: string[];
   onChoose: (ids: string[], on: boolean) => void;
 }) {
@@ -25,14 +25,13 @@ export function SurfaceRows({
     <>
       {names.map((name) => {
         const own = probes.filter((p) => p.surface === name);
-        const read = readings.filter((r) => r.reading && own.some((p) => p.id === r.id));
-        if (read.length === 0) return null;
-        const l = mean(read.map((r) => r.reading!.lab.l));
-        const a = mean(read.map((r) => r.reading!.lab.a));
-        const b = mean(read.map((r) => r.reading!.lab.b));
-        const apart = Math.max(
-          ...read.map((r) => Math.hypot(r.reading!.lab.l - l, r.reading!.lab.a - a, r.reading!.lab.b - b)),
-        );
+        const read = readings.filter((r) => own.some((p) => p.id === r.id));
+        const labs = read.flatMap((r): Lab[] => (r.reading ? [r.reading.lab] : []));
+        if (labs.length === 0) return null;
+        const l = mean(labs.map((lab) => lab.l));
+        const a = mean(labs.map((lab) => lab.a));
+        const b = mean(labs.map((lab) => lab.b));
+        const apart = Math.max(...labs.map((lab) => Math.hypot(lab.l - l, lab.a - a, lab.b - b)));
         const differences = read.map((r) => r.difference).filter((d): d is number => d !== undefined);
         return (
           <tr key={name} aria-label={`Surface ${name}`} style={{ borderTop: "1px solid #bbb" }}>
@@ -51,7 +50,7 @@ export function SurfaceRows({
               />
             </td>
             <td colSpan={3} style={{ textAlign: "left" }}>
-              {name}, mean of {read.length}
+              {name}, mean of {labs.length}
             </td>
             <td>{l.toFixed(1)}</td>
             <td>{signed(a)}</td>

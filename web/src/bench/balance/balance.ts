@@ -1,15 +1,25 @@
-import { ask, type Balance, type Part, type Region, type Shape, type Solved } from "../../api/client";
-import { addPass, addRegion, change, changePass, newPart, settle, useBench } from "../store";
-import type { Probe, ProbeReading } from "../preview";
-import { carefulValues } from "../words";
+import { data, server } from "../../api/client";
+import type { Balance, Kind, Part, Probe, ProbeReading, Region, Shape } from "../../api/types";
+import { within } from "../../kit/numbers";
+import { addPass, changePass } from "../edits/passes";
+import { addRegion, changeRegion, newPart } from "../edits/regions";
+import { defaultsOf } from "../parts/part";
+import { useBoard } from "../state/board";
+import { settle } from "../state/gesture";
+import { useHand } from "../state/hand";
+import { recipe } from "../state/history";
+import { fullSize, useView } from "../state/view";
+import { useViewport } from "../state/viewport";
 
 /** A number with its sign. */
 export const signed = (v: number) => (v > 0 ? "+" : "") + v.toFixed(1).replace("-", "−");
 
+type Numbers = Omit<Balance, "kind">;
+const NONE: Numbers = { light: 0, warmer: 0, tint: 0, saturation: 1 };
+
 /** A probe's place as a point of a region. */
 function placeOf(probe: Probe) {
-  const { width, height } = useBench.getState().sheet!;
-  const long = Math.max(width, height);
+  const { long } = fullSize();
   return { x: (probe.x + 0.5) / long, y: (probe.y + 0.5) / long };
 }
 
@@ -26,107 +36,104 @@ function holds(region: Region, probe: Probe): boolean {
 
 /** The balance pass that works on a probe's surface. */
 export function passOf(probe: Probe) {
-  const { recipe } = useBench.getState();
-  return recipe?.passes.find(
+  const now = recipe();
+  return now?.passes.find(
     (p) =>
       p.move.kind === "balance" &&
-      recipe.regions.some((r) => r.id === p.where.region && !p.where.outside && holds(r, probe)),
+      now.regions.some((r) => r.id === p.where.region && !p.where.outside && holds(r, probe)),
   );
 }
 
+function numbersOf(probe: Probe): Numbers {
+  const move = passOf(probe)?.move;
+  if (move?.kind !== "balance") return NONE;
+  const { kind: _, ...numbers } = move;
+  return numbers;
+}
+
 function surface(probe: Probe): Part {
-  const kind = useBench.getState().partKinds.find((k) => k.kind === "similar-colour");
+  const { partKinds } = useView.getState();
   return newPart({
     kind: "similar-colour",
-    ...carefulValues(kind?.controls),
+    ...defaultsOf(partKinds, "similar-colour"),
     look: { from: "GROUND", frame: "" },
     at: placeOf(probe),
     connected: true,
   } as Shape);
 }
 
+function kindOf(name: string): Kind {
+  const kind = useView.getState().kinds.find((k) => k.kind === name);
+  if (!kind) throw new Error(`There is no pass of the kind ${name}.`);
+  return kind;
+}
+
 /** Puts the numbers of a balance on the surfaces of some probes, as one pass; not yet a step. */
-function put(probes: Probe[], numbers: Omit<Balance, "kind">) {
-  const present = passOf(probes[0]);
-  if (present) {
-    changePass(present.id, { move: { kind: "balance", ...numbers } });
-    return;
+function put(probes: Probe[], numbers: Numbers) {
+  const [first] = probes;
+  if (!first) return;
+  if (!passOf(first)) {
+    const all = useBoard.getState().probes;
+    const names = probes.map((p) => all.indexOf(p) + 1).join(", ");
+    const region = addRegion(`Surface of probe ${names}`, ...probes.map(surface));
+    changeRegion(region, { feather: 12 });
+    addPass(kindOf("balance"), region, {});
   }
-  const { kinds, probes: all } = useBench.getState();
-  const names = probes.map((p) => all.indexOf(p) + 1).join(", ");
-  const region = addRegion(`Surface of probe ${names}`, ...probes.map(surface));
-  change((r) => ({
-    ...r,
-    regions: r.regions.map((x) => (x.id === region ? { ...x, feather: 12 } : x)),
-  }));
-  addPass(
-    kinds.find((k) => k.kind === "balance")!,
-    region,
-    {},
-  );
-  const pass = passOf(probes[0]);
+  const pass = passOf(first);
   if (pass) changePass(pass.id, { move: { kind: "balance", ...numbers } });
 }
 
-const NONE = { light: 0, warmer: 0, tint: 0, saturation: 1 };
-
-function numbersOf(probe: Probe) {
-  const move = passOf(probe)?.move;
-  return move?.kind === "balance" ? move : undefined;
-}
-
-function asked(probes: Probe[], readings: ProbeReading[]) {
-  const { kind: _, ...present } = numbersOf(probes[0]) ?? { kind: "", ...NONE };
-  return {
-    colours: probes.map((p) => readings.find((r) => r.id === p.id)!.reading!.lab),
-    present,
-  };
+function labOf(probe: Probe, readings: ProbeReading[]) {
+  const reading = readings.find((r) => r.id === probe.id)?.reading;
+  if (!reading) throw new Error("A probe lies beside what is shown. Zoom out and try again.");
+  return reading.lab;
 }
 
 /** Brings the surfaces of probes to the reference; says what is left or speaks against it. */
 export async function bring(probes: Probe[], reference: Probe): Promise<string> {
-  const { readings } = useBench.getState();
-  const solved = await ask<Solved>("/api/solve/reference", {
-    method: "POST",
-    body: {
-      ...asked(probes, readings),
-      reference: readings.find((r) => r.id === reference.id)!.reading!.lab,
-    },
-  });
-  const { left, each: _, said, ...numbers } = solved;
-  put(probes, rounded(numbers));
+  const { readings } = useViewport.getState();
+  const [first] = probes;
+  const solved = await data(
+    server.POST("/api/solve/reference", {
+      body: {
+        colours: probes.map((p) => labOf(p, readings)),
+        present: first ? numbersOf(first) : NONE,
+        reference: labOf(reference, readings),
+      },
+    }),
+  );
+  put(probes, rounded(solved));
   settle();
-  return said || `ΔE00 ${left.toFixed(1)} is left.`;
+  return solved.said || `ΔE00 ${solved.left.toFixed(1)} is left.`;
 }
 
 /** Makes the surfaces of probes neutral by the white of the whole picture. */
 export async function neutral(probes: Probe[]): Promise<string> {
-  const { readings, recipe, kinds } = useBench.getState();
-  const present = recipe!.passes.find((p) => p.move.kind === "colour" && !p.where.region);
+  const { readings } = useViewport.getState();
+  const present = recipe()?.passes.find((p) => p.move.kind === "colour" && !p.where.region);
   const old = present?.move.kind === "colour" ? present.move : undefined;
-  const solved = await ask<Solved>("/api/solve/neutral", {
-    method: "POST",
-    body: {
-      colours: probes.map((p) => readings.find((r) => r.id === p.id)!.reading!.lab),
-      present: { light: 0, warmer: old?.warmer ?? 0, tint: old?.tint ?? 0, saturation: 1 },
-    },
-  });
+  const colours = probes.map((p) => labOf(p, readings));
+  const solved = await data(
+    server.POST("/api/solve/neutral", {
+      body: {
+        colours,
+        present: { light: 0, warmer: old?.warmer ?? 0, tint: old?.tint ?? 0, saturation: 1 },
+        // not asked for a neutral
+        reference: { l: 50, a: 0, b: 0 },
+      },
+    }),
+  );
   const { warmer, tint } = rounded(solved);
   if (present && old) changePass(present.id, { move: { ...old, warmer, tint } });
   else {
-    addPass(
-      kinds.find((k) => k.kind === "colour")!,
-      "",
-      {},
-    );
-    const { pass } = useBench.getState();
-    changePass(pass, { move: { kind: "colour", warmer, tint, saturation: 1 } });
+    addPass(kindOf("colour"), "", {});
+    changePass(useHand.getState().pass, { move: { kind: "colour", warmer, tint, saturation: 1 } });
   }
   settle();
   return solved.said || `A chroma of ${solved.left.toFixed(1)} is left.`;
 }
 
-function rounded<T extends { light: number; warmer: number; tint: number; saturation: number }>(n: T) {
+function rounded(n: Numbers): Numbers {
   return {
     light: Number(n.light.toFixed(3)),
     warmer: Number(n.warmer.toFixed(2)),
@@ -137,11 +144,7 @@ function rounded<T extends { light: number; warmer: number; tint: number; satura
 
 /** Nudges one number of a surface's balance. */
 export function nudge(probe: Probe, name: "light" | "warmer" | "tint", by: number) {
-  const now = numbersOf(probe) ?? { kind: "balance" as const, ...NONE };
+  const now = numbersOf(probe);
   const most = name === "light" ? 3 : 100;
-  const { kind: _, ...numbers } = now;
-  put([probe], {
-    ...numbers,
-    [name]: Math.max(-most, Math.min(most, Number((now[name] + by).toFixed(3)))),
-  });
+  put([probe], { ...now, [name]: within(Number((now[name] + by).toFixed(3)), -most, most) });
 }

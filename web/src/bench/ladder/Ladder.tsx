@@ -1,8 +1,11 @@
 import { Box, Tooltip, Typography } from "@mui/material";
-import type { Frame } from "../../api/client";
+import type { Frame } from "../../api/types";
+import { useCarry } from "../../kit/drag";
 import { look } from "../../theme";
-import { showAlone, useBench } from "../store";
-import { frameName, step, framesUsed } from "../words";
+import { frameName, step } from "../frames";
+import { useHistory } from "../state/history";
+import { useView } from "../state/view";
+import { showAlone, useViewport } from "../state/viewport";
 
 const TOP = 34;
 const AMBIENT_HIGH = 33;
@@ -28,7 +31,11 @@ function place(
   for (let s = high; s >= low; s -= 1) rungs.push(s);
   const ends = { true: -100, false: -100 };
   const placed = frames
-    .map((frame, i) => ({ frame, left: frame.role === "AMBIENT" || frame.role === "LAMPS_OFF", s: rel[i] }))
+    .map((frame, i) => ({
+      frame,
+      left: frame.role === "AMBIENT" || frame.role === "LAMPS_OFF",
+      s: rel[i] ?? 0,
+    }))
     .sort((a, b) => b.s - a.s)
     .map(({ frame, left, s }) => {
       const h = left ? AMBIENT_HIGH : OTHER_HIGH;
@@ -42,13 +49,10 @@ function place(
 
 /** The view's frames by exposure: ambient left of the scale, flash and window right. */
 export function Ladder() {
-  const sheet = useBench((s) => s.sheet);
-  const alone = useBench((s) => s.alone);
-  const height = useBench((s) => s.stage.height) + 58;
-  const used = useBench((s) => (s.recipe ? framesUsed(s.recipe).join(" ") : ""));
+  const sheet = useView((s) => s.sheet);
+  const height = useViewport((s) => s.stage.height) + 58;
   if (!sheet) return <Box />;
   const { placed, y, rungs } = place(sheet.frames, Math.max(300, height));
-  const inUse = new Set(used.split(" "));
   return (
     <Box
       sx={{
@@ -92,86 +96,98 @@ export function Ladder() {
           )}
         </Box>
       ))}
-      {placed.map(({ frame, left, y: top }) => (
-        <Tooltip
-          key={frame.id}
-          placement="right"
-          title={`${frameName(frame, sheet.frames)} · ${frame.name} · burnt ${(100 * frame.burnt).toFixed(1)} %, blocked ${(100 * frame.blocked).toFixed(1)} %${frame.sure ? "" : " · could not be lined up"}`}
-        >
-          <Box
-            component="button"
-            draggable
-            onDragStart={(e: React.DragEvent) => e.dataTransfer.setData("text/frame", frame.id)}
-            onClick={() => showAlone(frame.id)}
-            aria-label={`${frameName(frame, sheet.frames)} alone`}
-            aria-pressed={alone === frame.id}
-            data-step={step(frame, sheet.frames)}
-            sx={{
-              position: "absolute",
-              left: left ? 5 : 76,
-              top,
-              width: left ? 48 : 32,
-              height: left ? AMBIENT_HIGH : OTHER_HIGH,
-              p: 0,
-              border: `1px solid ${frame.sure ? look.strong : look.alarm}`,
-              outline: alone === frame.id ? `2px solid ${look.amber}` : "none",
-              opacity: inUse.has(frame.id) ? 1 : 0.62,
-              overflow: "hidden",
-              cursor: "pointer",
-              bgcolor: look.ink,
-            }}
-          >
-            <img
-              src={`/api/frames/${frame.id}/thumb`}
-              alt=""
-              style={{ width: "100%", height: "100%", objectFit: "cover", display: "block" }}
-            />
-            {frame.anchor && (
-              <Box
-                sx={{
-                  position: "absolute",
-                  left: 2,
-                  top: 2,
-                  width: 7,
-                  height: 7,
-                  bgcolor: look.white,
-                  border: `1px solid ${look.ink}`,
-                }}
-              />
-            )}
-            <Box
-              sx={{
-                position: "absolute",
-                left: 0,
-                right: 0,
-                bottom: 0,
-                height: 3,
-                bgcolor: "rgba(0,0,0,.35)",
-              }}
-            />
-            <Box
-              sx={{
-                position: "absolute",
-                right: 0,
-                bottom: 0,
-                height: 3,
-                width: `${100 * frame.burnt}%`,
-                background: "repeating-linear-gradient(45deg,#fff 0 2px,#222 2px 4px)",
-              }}
-            />
-            <Box
-              sx={{
-                position: "absolute",
-                left: 0,
-                bottom: 0,
-                height: 3,
-                width: `${100 * frame.blocked}%`,
-                background: "repeating-linear-gradient(-45deg,#888 0 2px,#000 2px 4px)",
-              }}
-            />
-          </Box>
-        </Tooltip>
+      {placed.map((p) => (
+        <Rung key={p.frame.id} {...p} frames={sheet.frames} />
       ))}
     </Box>
+  );
+}
+
+/** One frame: shown alone by a press, taken over to the picture by a drag. */
+function Rung({ frame, left, y: top, frames }: Placed & { frames: Frame[] }) {
+  const alone = useViewport((s) => s.alone === frame.id);
+  const used = useHistory((s) => s.saved.frames.includes(frame.id));
+  const [attach, carry] = useCarry(`frame ${frame.id}`, { frame: frame.id });
+  const name = frameName(frame.id, frames);
+  const burnt = (100 * frame.burnt).toFixed(1);
+  const blocked = (100 * frame.blocked).toFixed(1);
+  return (
+    <Tooltip
+      placement="right"
+      title={`${name} · ${frame.name} · burnt ${burnt} %, blocked ${blocked} %${frame.sure ? "" : " · could not be lined up"}`}
+    >
+      <Box
+        component="button"
+        ref={attach}
+        {...carry}
+        onClick={() => showAlone(frame.id)}
+        aria-label={`${name} alone`}
+        aria-pressed={alone}
+        data-step={step(frame, frames)}
+        sx={{
+          position: "absolute",
+          left: left ? 5 : 76,
+          top,
+          width: left ? 48 : 32,
+          height: left ? AMBIENT_HIGH : OTHER_HIGH,
+          p: 0,
+          border: `1px solid ${frame.sure ? look.strong : look.alarm}`,
+          outline: alone ? `2px solid ${look.amber}` : "none",
+          opacity: used ? 1 : 0.62,
+          overflow: "hidden",
+          cursor: "pointer",
+          bgcolor: look.ink,
+        }}
+      >
+        <img
+          src={`/api/frames/${frame.id}/thumb`}
+          alt=""
+          style={{ width: "100%", height: "100%", objectFit: "cover", display: "block" }}
+        />
+        {frame.anchor && (
+          <Box
+            sx={{
+              position: "absolute",
+              left: 2,
+              top: 2,
+              width: 7,
+              height: 7,
+              bgcolor: look.white,
+              border: `1px solid ${look.ink}`,
+            }}
+          />
+        )}
+        <Box
+          sx={{
+            position: "absolute",
+            left: 0,
+            right: 0,
+            bottom: 0,
+            height: 3,
+            bgcolor: "rgba(0,0,0,.35)",
+          }}
+        />
+        <Box
+          sx={{
+            position: "absolute",
+            right: 0,
+            bottom: 0,
+            height: 3,
+            width: `${100 * frame.burnt}%`,
+            background: "repeating-linear-gradient(45deg,#fff 0 2px,#222 2px 4px)",
+          }}
+        />
+        <Box
+          sx={{
+            position: "absolute",
+            left: 0,
+            bottom: 0,
+            height: 3,
+            width: `${100 * frame.blocked}%`,
+            background: "repeating-linear-gradient(-45deg,#888 0 2px,#000 2px 4px)",
+          }}
+        />
+      </Box>
+    </Tooltip>
   );
 }

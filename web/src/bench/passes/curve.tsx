@@ -1,29 +1,32 @@
-import type { Pass, Point, ToneCurve } from "../../api/client";
+import type { Pass, Point } from "../../api/types";
 import { CurveField } from "../../kit/CurveField";
-import { amount } from "../../kit/Scale";
-import { changePass, put, settle, useBench } from "../store";
-
-const FROM = -10;
+import { amount } from "../../kit/numbers";
+import { changePass } from "../edits/passes";
+import { backdrop, FROM } from "../histogram";
+import { move, settle } from "../state/gesture";
+import { useViewport } from "../state/viewport";
+import type { PassUi } from "./pass";
 
 /** The points of a curve pass, in stops below white. */
-export function CurveEditor({ pass, move }: { pass: Pass; move: ToneCurve }) {
-  const light = useBench((s) => s.histogram?.light) ?? [];
-  const top = Math.max(...light.slice(1, -1), 1);
+function Editor({ pass }: { pass: Pass }) {
+  const light = useViewport((s) => s.histogram?.light);
+  const curve = pass.move;
+  if (curve.kind !== "curve") return null;
   return (
     <CurveField
       label="Curve in stops"
-      points={move.points}
+      points={curve.points}
       height={200}
       from={FROM}
       to={0}
       step={0.1}
       apart={0.1}
-      backdrop={light.map((v, i) => [FROM * (1 - i / light.length), Math.min(1, Math.sqrt(v / top))])}
-      line={smooth(move.points)}
+      backdrop={backdrop(light)}
+      line={smooth(curve.points)}
       said={(p) => `${amount(p.x, 0.1, "st")} becomes ${amount(p.y, 0.1, "st")}`}
       onMove={(points) => {
-        put({ moving: true });
-        changePass(pass.id, { move: { ...move, points } });
+        move(pass.id);
+        changePass(pass.id, { move: { ...curve, points } });
       }}
       onSettle={settle}
     />
@@ -31,31 +34,36 @@ export function CurveEditor({ pass, move }: { pass: Pass; move: ToneCurve }) {
 }
 
 /** The line that the core draws through the points: monotone cubics (Fritsch and Butland 1984). */
-function smooth(points: Point[]): Point[] {
-  const step = points.slice(1).map((p, i) => (p.y - points[i].y) / (p.x - points[i].x));
+export function smooth(points: Point[]): Point[] {
+  const first = points[0];
+  const last = points.at(-1);
+  if (!first || !last) return [];
+  const pairs = points.slice(1).map((to, i) => ({ from: points[i] ?? first, to }));
+  const step = pairs.map(({ from, to }) => (to.y - from.y) / (to.x - from.x));
   const slope = points.map((_, i) => {
-    if (i === 0) return step[0];
-    if (i === points.length - 1) return step[i - 1];
-    const [a, b] = [step[i - 1], step[i]];
-    return a * b <= 0 ? 0 : (2 * a * b) / (a + b);
+    const before = step[i - 1];
+    const after = step[i];
+    if (before === undefined || after === undefined) return before ?? after ?? 0;
+    return before * after <= 0 ? 0 : (2 * before * after) / (before + after);
   });
-  const line: Point[] = [{ x: FROM, y: points[0].y - points[0].x + FROM }];
-  for (let i = 0; i < points.length - 1; i++) {
-    const h = points[i + 1].x - points[i].x;
+  const line: Point[] = [{ x: FROM, y: first.y - first.x + FROM }];
+  pairs.forEach(({ from, to }, i) => {
+    const h = to.x - from.x;
     for (let k = 0; k <= 12; k++) {
       const t = k / 12;
       const u = 1 - t;
       line.push({
-        x: points[i].x + t * h,
+        x: from.x + t * h,
         y:
-          points[i].y * u * u * (1 + 2 * t) +
-          points[i + 1].y * t * t * (3 - 2 * t) +
-          h * slope[i] * t * u * u -
-          h * slope[i + 1] * t * t * u,
+          from.y * u * u * (1 + 2 * t) +
+          to.y * t * t * (3 - 2 * t) +
+          h * (slope[i] ?? 0) * t * u * u -
+          h * (slope[i + 1] ?? 0) * t * t * u,
       });
     }
-  }
-  const last = points[points.length - 1];
+  });
   line.push({ x: 0, y: last.y - last.x });
   return line;
 }
+
+export const curve: PassUi = { kind: "curve", Editor };

@@ -1,8 +1,11 @@
-import { Box, Typography } from "@mui/material";
+import { Box, Link, Typography } from "@mui/material";
 import { look } from "../../theme";
-import type { Histogram, ProbeReading } from "../preview";
-import { useShallow } from "zustand/react/shallow";
-import { useBench, type BenchState } from "../store";
+import type { Histogram, ProbeReading } from "../../api/types";
+import { topOf } from "../histogram";
+import { useBoard } from "../state/board";
+import { tryAgain, useHistory } from "../state/history";
+import { useView } from "../state/view";
+import { useViewport } from "../state/viewport";
 
 const WIDE = 430;
 const HIGH = 64;
@@ -14,7 +17,7 @@ function curve(bins: number[], top: number): string {
 }
 
 function HistogramChart({ histogram }: { histogram: Histogram }) {
-  const top = Math.max(...histogram.light.slice(1, -1), 1);
+  const top = topOf(histogram.light);
   return (
     <svg
       width={WIDE}
@@ -94,29 +97,9 @@ function Row({ name, of, first }: { name: string; of?: ProbeReading; first?: boo
   );
 }
 
-/** All that is shown there. */
-const read = (s: BenchState) => ({
-  histogram: s.histogram,
-  probes: s.probes,
-  readings: s.readings,
-  reference: s.reference,
-  pointer: s.pointer,
-  saved: s.saved,
-  connected: s.connected,
-  serverMs: s.serverMs,
-  roundMs: s.roundMs,
-});
-
 /** Histogram, readings, and how things stand: always there, live while anything moves. */
 export function Readings() {
-  const s = useBench(useShallow(read));
-  const shown = s.probes.slice(-3);
-  const saved = {
-    saved: `Saved, revision ${s.saved.revision}`,
-    saving: "Saving…",
-    offline: "Not saved yet; trying again",
-    conflict: "Changed in another tab",
-  }[s.saved.state];
+  const histogram = useViewport((s) => s.histogram);
   return (
     <Box
       sx={{
@@ -131,65 +114,102 @@ export function Readings() {
         pt: 1,
       }}
     >
-      {s.histogram ? <HistogramChart histogram={s.histogram} /> : <Box />}
-      <Box
-        component="table"
-        aria-label="Readings"
-        sx={{
-          borderCollapse: "collapse",
-          width: "100%",
-          fontSize: 12,
-          lineHeight: "17px",
-          alignSelf: "start",
-          "& td, & th": { textAlign: "right", fontWeight: 400, p: 0 },
-          "& td:first-of-type, & th:first-of-type": { textAlign: "left" },
-          "& th": { color: look.soft },
-        }}
-      >
-        <thead>
-          <tr>
-            <th>Reading</th>
-            <th>L*</th>
-            <th>a*</th>
-            <th>b*</th>
-            <th>spread</th>
-            <th>stops</th>
-            <th>ΔE00 to ref.</th>
-          </tr>
-        </thead>
-        <tbody>
-          {shown.map((p) => (
-            <Row
-              key={p.id}
-              name={`Probe ${s.probes.indexOf(p) + 1}`}
-              of={s.readings.find((r) => r.id === p.id)}
-              first={p.id === s.reference || (!s.reference && p === s.probes[0])}
-            />
-          ))}
-          <Row name="Pointer" of={s.pointer} />
-        </tbody>
-      </Box>
-      <Typography
-        component="div"
-        variant="body2"
-        color="text.secondary"
-        sx={{ lineHeight: "19px" }}
-        aria-live="polite"
-      >
-        {s.histogram && (
-          <div>
-            Burnt {(100 * s.histogram.burnt).toFixed(1)} % · blocked {(100 * s.histogram.blocked).toFixed(1)}{" "}
-            %
-          </div>
-        )}
-        <div data-testid="saved">{s.connected ? saved : "The server is out of reach; trying again"}</div>
-        <div title={s.saved.said}>
-          {s.saved.said.length > 34 ? s.saved.said.slice(0, 33) + "…" : s.saved.said}
-        </div>
-        <div data-testid="timing" data-server={s.serverMs} data-round={s.roundMs}>
-          Picture in {Math.round(s.roundMs)} ms
-        </div>
-      </Typography>
+      {histogram ? <HistogramChart histogram={histogram} /> : <Box />}
+      <Table />
+      <Standing />
     </Box>
+  );
+}
+
+/** The pinned probes that came last, and what is under the pointer. */
+function Table() {
+  const probes = useBoard((s) => s.probes);
+  const reference = useBoard((s) => s.reference);
+  const readings = useViewport((s) => s.readings);
+  const pointer = useViewport((s) => s.pointer);
+  return (
+    <Box
+      component="table"
+      aria-label="Readings"
+      sx={{
+        borderCollapse: "collapse",
+        width: "100%",
+        fontSize: 12,
+        lineHeight: "17px",
+        alignSelf: "start",
+        "& td, & th": { textAlign: "right", fontWeight: 400, p: 0 },
+        "& td:first-of-type, & th:first-of-type": { textAlign: "left" },
+        "& th": { color: look.soft },
+      }}
+    >
+      <thead>
+        <tr>
+          <th>Reading</th>
+          <th>L*</th>
+          <th>a*</th>
+          <th>b*</th>
+          <th>spread</th>
+          <th>stops</th>
+          <th>ΔE00 to ref.</th>
+        </tr>
+      </thead>
+      <tbody>
+        {probes.slice(-3).map((p) => (
+          <Row
+            key={p.id}
+            name={`Probe ${probes.indexOf(p) + 1}`}
+            of={readings.find((r) => r.id === p.id)}
+            first={p.id === reference || (!reference && p === probes[0])}
+          />
+        ))}
+        <Row name="Pointer" of={pointer} />
+      </tbody>
+    </Box>
+  );
+}
+
+/** How the recipe is kept, and how quick the picture is. */
+function Standing() {
+  const saved = useHistory((s) => s.saved);
+  const connected = useView((s) => s.connected);
+  const histogram = useViewport((s) => s.histogram);
+  const serverMs = useViewport((s) => s.serverMs);
+  const roundMs = useViewport((s) => s.roundMs);
+  const words = {
+    saved: `Saved, revision ${saved.revision}`,
+    saving: "Saving…",
+    offline: "Not saved yet; trying again",
+    conflict: "Changed in another tab",
+    failed: "Not saved",
+  }[saved.state];
+  return (
+    <Typography
+      component="div"
+      variant="body2"
+      color="text.secondary"
+      sx={{ lineHeight: "19px" }}
+      aria-live="polite"
+    >
+      {histogram && (
+        <div>
+          Burnt {(100 * histogram.burnt).toFixed(1)} % · blocked {(100 * histogram.blocked).toFixed(1)} %
+        </div>
+      )}
+      <div data-testid="saved">
+        {connected ? words : "The server is out of reach; trying again"}
+        {saved.state === "failed" && (
+          <>
+            {" "}
+            <Link component="button" onClick={tryAgain}>
+              Try again
+            </Link>
+          </>
+        )}
+      </div>
+      <div title={saved.said}>{saved.said.length > 34 ? saved.said.slice(0, 33) + "…" : saved.said}</div>
+      <div data-testid="timing" data-server={serverMs} data-round={roundMs}>
+        Picture in {Math.round(roundMs)} ms
+      </div>
+    </Typography>
   );
 }

@@ -2,16 +2,20 @@ import { Box, IconButton, InputBase, Tooltip, Typography } from "@mui/material";
 import DeleteOutline from "@mui/icons-material/DeleteOutlineOutlined";
 import On from "@mui/icons-material/LightMode";
 import Off from "@mui/icons-material/LightModeOutlined";
-import type { Group } from "../../api/client";
-import { Scale, worded } from "../../kit/Scale";
+import type { Group } from "../../api/types";
+import { worded } from "../../kit/numbers";
+import { Scale } from "../../kit/Scale";
 import { look } from "../../theme";
-import { changeGroup, put, removeGroup, settle, useBench } from "../store";
-import { RegionChooser } from "./editors";
+import { changeGroup, removeGroup, setGroup } from "../edits/passes";
+import { move, settle } from "../state/gesture";
+import { useHistory } from "../state/history";
+import { count } from "../words";
+import { RegionChooser, whereWords } from "./choosers";
 import { Word } from "./Word";
 
 /** The groups of passes: each with a region, a strength and a switch of its own. */
 export function Groups() {
-  const groups = useBench((s) => s.recipe?.groups) ?? [];
+  const groups = useHistory((s) => s.recipe?.groups) ?? [];
   if (groups.length === 0) return null;
   return (
     <Box
@@ -30,9 +34,8 @@ export function Groups() {
 }
 
 function GroupRow({ group }: { group: Group }) {
-  const recipe = useBench((s) => s.recipe!);
-  const passes = recipe.passes.filter((p) => p.group === group.id).length;
-  const region = recipe.regions.find((r) => r.id === group.where.region);
+  const passes = useHistory((s) => s.recipe?.passes.filter((p) => p.group === group.id).length ?? 0);
+  const region = useHistory((s) => s.recipe?.regions.find((r) => r.id === group.where.region)?.name);
   const small = { fontSize: 16 };
   return (
     <Box data-testid="group" sx={{ pl: "22px", color: group.on ? look.ink : look.soft, mt: 0.5 }}>
@@ -45,8 +48,7 @@ function GroupRow({ group }: { group: Group }) {
           onBlur={(e) => {
             const name = e.target.value.trim();
             if (name && name !== group.name) {
-              changeGroup(group.id, { name });
-              settle();
+              setGroup(group.id, { name });
             }
           }}
         />
@@ -60,26 +62,24 @@ function GroupRow({ group }: { group: Group }) {
           aria-pressed={group.on}
           sx={{ p: 0.25, color: group.on ? look.amber : look.strong }}
           onClick={() => {
-            changeGroup(group.id, { on: !group.on });
-            settle();
+            setGroup(group.id, { on: !group.on });
           }}
         >
           {group.on ? <On sx={small} /> : <Off sx={small} />}
         </IconButton>
       </Box>
       <Typography component="div">
-        {passes} {passes === 1 ? "pass" : "passes"} in{" "}
+        {count(passes, "pass", "passes")} in{" "}
         <Word
           label={`Region of ${group.name}`}
-          text={region ? (group.where.outside ? `outside ${region.name}` : region.name) : "the whole picture"}
+          text={whereWords(group.where, region)}
           tint={region ? "region" : "plain"}
         >
           {(close) => (
             <RegionChooser
               where={group.where}
               onPick={(where) => {
-                changeGroup(group.id, { where });
-                settle();
+                setGroup(group.id, { where });
                 close();
               }}
             />
@@ -95,10 +95,10 @@ function GroupRow({ group }: { group: Group }) {
                 from={0}
                 to={1}
                 step={0.01}
-                careful={1}
+                defaultValue={1}
                 value={group.strength}
                 onMove={(strength) => {
-                  put({ moving: true });
+                  move(group.id);
                   changeGroup(group.id, { strength });
                 }}
                 onSettle={settle}

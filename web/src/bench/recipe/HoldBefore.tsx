@@ -1,6 +1,6 @@
 import { IconButton, Tooltip } from "@mui/material";
 import Contrast from "@mui/icons-material/Contrast";
-import { showBefore } from "../store";
+import { showBefore } from "../state/gesture";
 
 /** Shows the picture without a stage or a pass for as long as it is held, by pointer or by key. */
 export function HoldBefore({ of, label }: { of: string; label: string }) {

@@ -1,10 +1,16 @@
 import { Box, Button, Tooltip, Typography } from "@mui/material";
 import { useQuery } from "@tanstack/react-query";
 import { useShallow } from "zustand/react/shallow";
-import { ask, type FlashTrouble, type Offer, type Pass, type Shape } from "../../api/client";
-import { nearest } from "../regions/found";
-import { addPass, addRegion, newPart, useBench } from "../store";
-import { carefulValues } from "../words";
+import { data, server } from "../../api/client";
+import type { Pass, Shape, ShapeOf } from "../../api/types";
+import { addPass } from "../edits/passes";
+import { addRegion, newPart } from "../edits/regions";
+import { nearest } from "../frames";
+import { defaultsOf } from "../parts/part";
+import { useHistory } from "../state/history";
+import { useView } from "../state/view";
+
+const SMALL = { px: 1, py: 0.1, fontSize: 12 };
 
 const pair = (of: { with: string; without: string }) => `${of.with} ${of.without}`;
 
@@ -13,20 +19,25 @@ function mixedPairs(passes: Pass[]): string[] {
   return passes.flatMap((p) => (p.move.kind === "mix-light" ? [pair(p.move)] : []));
 }
 
-/** The single lights that the frames let one take apart, and why others cannot be. */
-export function Lights() {
-  const view = useBench((s) => s.sheet?.id);
-  const kind = useBench((s) => s.kinds.find((k) => k.kind === "mix-light"));
-  const used = useBench(useShallow((s) => mixedPairs(s.recipe?.passes ?? [])));
+function useOffers() {
+  const id = useView((s) => s.sheet?.id) ?? "";
   const lights = useQuery({
-    queryKey: ["lights", view],
-    queryFn: () => ask<Offer[]>(`/api/views/${view}/lights`),
-    enabled: !!view,
+    queryKey: ["lights", id],
+    queryFn: () => data(server.GET("/api/views/{id}/lights", { params: { path: { id } } })),
+    enabled: !!id,
     staleTime: Infinity,
   });
-  const offers = lights.data ?? [];
-  const mixed = (o: Offer) => used.includes(pair(o));
-  const frames = useBench((s) => s.sheet?.frames) ?? [];
+  return lights.data ?? [];
+}
+
+type Offer = ReturnType<typeof useOffers>[number];
+
+/** The single lights that the frames let one take apart, and why others cannot be. */
+export function Lights() {
+  const kind = useView((s) => s.kinds.find((k) => k.kind === "mix-light"));
+  const used = useHistory(useShallow((s) => mixedPairs(s.recipe?.passes ?? [])));
+  const offers = useOffers();
+  const frames = useView((s) => s.sheet?.frames) ?? [];
   const isFlash = (id: string) => frames.some((f) => f.id === id && f.role === "FLASH");
   if (!kind || offers.length === 0) return null;
   return (
@@ -37,9 +48,10 @@ export function Lights() {
         .map((o) => (
           <Tooltip key={o.name + o.with} title={o.said}>
             <Button
-              disabled={mixed(o)}
+              data-once
+              disabled={used.includes(pair(o))}
               onClick={() => addPass(kind, "", { with: o.with, without: o.without })}
-              sx={{ px: 1, py: 0.1, fontSize: 12 }}
+              sx={SMALL}
             >
               {o.name}
             </Button>
@@ -57,55 +69,65 @@ export function Lights() {
   );
 }
 
+/** Takes a place that the flash spoils from another frame, exposed alike. */
+function mend(offer: Offer, trouble: ShapeOf<"flash-trouble">["trouble"]) {
+  const { kinds, partKinds, sheet } = useView.getState();
+  const lay = kinds.find((k) => k.kind === "lay-frame");
+  const frames = sheet?.frames ?? [];
+  // another flash frame lights the place from elsewhere; an ambient one has no flash at all
+  const flash = frames.find((f) => f.id === offer.with);
+  const other = frames.find((f) => f.role === "FLASH" && f !== flash) ?? (flash && nearest(flash, frames));
+  if (!lay || !flash || !other) return;
+  const name = trouble === "HOT_SPOT" ? "Hot spots" : "Hard shadows";
+  const shape = {
+    kind: "flash-trouble",
+    ...defaultsOf(partKinds, "flash-trouble"),
+    flash: offer.with,
+    trouble,
+  } as Shape;
+  addPass(lay, addRegion(`${name}, ${offer.name.toLowerCase()}`, newPart(shape)), {
+    frame: other.id,
+    exposure: Number((flash.stops - other.stops).toFixed(2)),
+  });
+}
+
 /** What else a flash frame is good for beside an ambient one, and what is to be mended in it. */
 function FlashWork({ offers }: { offers: Offer[] }) {
-  const kinds = useBench((s) => s.kinds);
-  const parts = useBench((s) => s.partKinds);
-  const share = kinds.find((k) => k.kind === "share-flash");
-  const lay = kinds.find((k) => k.kind === "lay-frame");
-  const frames = useBench((s) => s.sheet?.frames) ?? [];
-  const careful = carefulValues(parts.find((k) => k.kind === "flash-trouble")?.controls);
-  if (!share || !lay || offers.length === 0) return null;
-  const small = { px: 1, py: 0.1, fontSize: 12 };
-  const mend = (o: Offer, trouble: FlashTrouble["trouble"]) => {
-    // another flash frame lights the place from elsewhere; an ambient one has no flash at all
-    const flash = frames.find((f) => f.id === o.with);
-    const other = frames.find((f) => f.role === "FLASH" && f !== flash) ?? (flash && nearest(flash, frames));
-    if (!flash || !other) return;
-    const name = trouble === "HOT_SPOT" ? "Hot spots" : "Hard shadows";
-    const shape = { kind: "flash-trouble", ...careful, flash: o.with, trouble } as Shape;
-    addPass(lay, addRegion(`${name}, ${o.name.toLowerCase()}`, newPart(shape)), {
-      frame: other.id,
-      exposure: Number((flash.stops - other.stops).toFixed(2)),
-    });
-  };
-  return (
-    <>
-      {offers.map((o) => (
-        <Box key={o.with} sx={{ width: "100%", display: "flex", gap: 0.5, flexWrap: "wrap" }}>
-          {o.usable && (
-            <Tooltip title="A share of the flash frame, and its colours under the room's light">
-              <Button onClick={() => addPass(share, "", { flash: o.with, ambient: o.without })} sx={small}>
-                Share {o.name.toLowerCase()} with ambient
-              </Button>
-            </Tooltip>
-          )}
-          <Tooltip title="Found in the frames, and taken from another frame">
-            <Button onClick={() => mend(o, "HOT_SPOT")} sx={small} aria-label={`Mend hot spots of ${o.name}`}>
-              Hot spots
-            </Button>
-          </Tooltip>
-          <Tooltip title="Found in the frames, and taken from another frame">
-            <Button
-              onClick={() => mend(o, "HARD_SHADOW")}
-              sx={small}
-              aria-label={`Mend hard shadows of ${o.name}`}
-            >
-              Hard shadows
-            </Button>
-          </Tooltip>
-        </Box>
-      ))}
-    </>
-  );
+  const share = useView((s) => s.kinds.find((k) => k.kind === "share-flash"));
+  if (!share) return null;
+  return offers.map((o) => (
+    <Box key={o.with} sx={{ width: "100%", display: "flex", gap: 0.5, flexWrap: "wrap" }}>
+      {o.usable && (
+        <Tooltip title="A share of the flash frame, and its colours under the room's light">
+          <Button
+            data-once
+            onClick={() => addPass(share, "", { flash: o.with, ambient: o.without })}
+            sx={SMALL}
+          >
+            Share {o.name.toLowerCase()} with ambient
+          </Button>
+        </Tooltip>
+      )}
+      <Tooltip title="Found in the frames, and taken from another frame">
+        <Button
+          data-once
+          onClick={() => mend(o, "HOT_SPOT")}
+          sx={SMALL}
+          aria-label={`Mend hot spots of ${o.name}`}
+        >
+          Hot spots
+        </Button>
+      </Tooltip>
+      <Tooltip title="Found in the frames, and taken from another frame">
+        <Button
+          data-once
+          onClick={() => mend(o, "HARD_SHADOW")}
+          sx={SMALL}
+          aria-label={`Mend hard shadows of ${o.name}`}
+        >
+          Hard shadows
+        </Button>
+      </Tooltip>
+    </Box>
+  ));
 }

@@ -1,36 +1,26 @@
 import { Typography } from "@mui/material";
-import { useQuery } from "@tanstack/react-query";
-import { useState } from "react";
-import { ask } from "../../api/client";
-import { propose, useBench } from "../store";
+import { useMutation, useQuery } from "@tanstack/react-query";
+import { data, saidOf, server } from "../../api/client";
+import { propose } from "../edits/passes";
+import { useView } from "../state/view";
 import { StageButton } from "./StageButton";
 
 /** Lets the product propose passes for a stage; each says why it is there. */
 export function Propose({ stage, name }: { stage: string; name?: string }) {
-  const view = useBench((s) => s.sheet?.id);
-  const [said, setSaid] = useState("");
-  const [busy, setBusy] = useState(false);
+  const id = useView((s) => s.sheet?.id) ?? "";
   const stages = useQuery({
-    queryKey: ["proposals", view],
-    queryFn: () => ask<string[]>(`/api/views/${view}/proposals`),
-    enabled: !!view,
+    queryKey: ["proposals", id],
+    queryFn: () => data(server.GET("/api/views/{id}/proposals", { params: { path: { id } } })),
+    enabled: !!id,
     staleTime: Infinity,
   });
+  const work = useMutation({ mutationFn: () => propose(stage) });
   if (!stages.data?.includes(stage)) return null;
-  const start = async () => {
-    setBusy(true);
-    try {
-      setSaid(await propose(stage));
-    } catch (e) {
-      setSaid(e instanceof Error ? e.message : String(e));
-    } finally {
-      setBusy(false);
-    }
-  };
+  const said = work.error ? saidOf(work.error) : work.data;
   return (
     <>
-      <StageButton onClick={() => !busy && void start()} label={name ?? `Propose for ${stage}`}>
-        {busy ? "Looking …" : (name ?? "Propose")}
+      <StageButton onClick={() => !work.isPending && work.mutate()} label={name ?? `Propose for ${stage}`}>
+        {work.isPending ? "Looking …" : (name ?? "Propose")}
       </StageButton>
       {said && (
         <Typography variant="caption" component="div" role="status" sx={{ width: "100%" }}>

@@ -1,8 +1,10 @@
 import { Box, Typography } from "@mui/material";
 import { look } from "../../theme";
-import { useShallow } from "zustand/react/shallow";
-import { useBench, type BenchState } from "../store";
-import { bytes, frameName } from "../words";
+import { frameName } from "../frames";
+import { useHand } from "../state/hand";
+import { useHistory } from "../state/history";
+import { useView } from "../state/view";
+import { bytes, count } from "../words";
 import { RegionCard } from "../regions/RegionCard";
 import { GroundCard } from "./GroundCard";
 import { Groups } from "./Groups";
@@ -23,36 +25,37 @@ const STAGES = [
 
 /** How much there is in the recipe. */
 function Size() {
-  const passes = useBench((s) => s.recipe?.passes.length ?? 0);
-  const size = useBench((s) => (s.recipe ? bytes(s.recipe) : ""));
+  const passes = useHistory((s) => s.recipe?.passes.length ?? 0);
+  const size = useHistory((s) => (s.settled ? bytes(s.settled) : ""));
   return (
     <Typography color="text.secondary">
-      {passes} {passes === 1 ? "pass" : "passes"} · {size}
+      {count(passes, "pass", "passes")} · {size}
     </Typography>
   );
 }
 
 /** The recipe, stage by stage in the order of work; what is drawn comes from the catalogue. */
 export function RecipePanel() {
-  const s = useBench(
-    useShallow(({ sheet, recipe, kinds, region }: BenchState) => ({ sheet, kinds, region, there: !!recipe })),
-  );
-  if (!s.sheet || !s.there) return <Box />;
-  const frames = s.sheet.frames;
-  const count = (role: string) => frames.filter((f) => f.role === role).length;
+  const sheet = useView((s) => s.sheet);
+  const kinds = useView((s) => s.kinds);
+  const there = useHistory((s) => !!s.recipe);
+  const region = useHand((s) => s.region);
+  if (!sheet || !there) return <Box />;
+  const frames = sheet.frames;
+  const number = (role: string) => frames.filter((f) => f.role === role).length;
   const said = [
-    [count("AMBIENT"), "ambient"],
-    [count("FLASH"), "flash"],
-    [count("WINDOW"), "window"],
-    [count("LAMPS_OFF"), "lamps off"],
+    [number("AMBIENT"), "ambient"],
+    [number("FLASH"), "flash"],
+    [number("WINDOW"), "window"],
+    [number("LAMPS_OFF"), "lamps off"],
   ]
     .filter(([n]) => n)
     .map(([n, w]) => `${n} ${w}`)
     .join(", ");
-  const anchor = frames.find((f) => f.anchor);
+  const anchor = frames.find((f) => f.anchor)?.id ?? "";
   const moved = Math.max(...frames.map((f) => Math.hypot(f.movedX, f.movedY)));
   const lost = frames.filter((f) => !f.sure);
-  const stages = STAGES.filter((stage) => s.kinds.some((k) => k.stage === stage.name));
+  const stages = STAGES.filter((stage) => kinds.some((k) => k.stage === stage.name));
   return (
     <Box
       sx={{ borderLeft: 1, borderColor: "divider", bgcolor: look.paper, overflowY: "auto", minHeight: 0 }}
@@ -65,7 +68,7 @@ export function RecipePanel() {
         </Typography>
         <Size />
       </Box>
-      {s.region && <RegionCard />}
+      {region && <RegionCard />}
       <Section number="1" name="Frames" note={said}>
         <Typography sx={{ pl: "22px" }}>
           {frames.length === 1

@@ -26,6 +26,7 @@ export function StageButton({
 }) {
   return (
     <Button
+      data-once={pressed === undefined ? true : undefined}
       onClick={onClick}
       aria-pressed={pressed}
       aria-label={label}

@@ -4,21 +4,24 @@ import ArrowUpward from "@mui/icons-material/ArrowUpward";
 import Close from "@mui/icons-material/Close";
 import Visibility from "@mui/icons-material/VisibilityOutlined";
 import VisibilityOff from "@mui/icons-material/VisibilityOffOutlined";
-import type { Part, Region } from "../../api/client";
+import type { Part, Region } from "../../api/types";
 import { Scale } from "../../kit/Scale";
 import { look } from "../../theme";
-import { changePart, changeRegion, put, selectPart, settle, useBench } from "../store";
-import { partName } from "../words";
-import { ShapeEditor } from "./ShapeEditor";
+import { changePart, changeRegion } from "../edits/regions";
+import { partUi } from "../parts";
+import { move, settle } from "../state/gesture";
+import { choosePart, take, useHand } from "../state/hand";
+import { PartEditor } from "./PartEditor";
 
 const HOW = { ADD: "add", TAKE_AWAY: "take away", OVERLAP: "keep overlap" };
 
 /** One part of a region; the chosen one opens its numbers. */
 export function PartRow({ region, part, index }: { region: Region; part: Part; index: number }) {
-  const chosen = useBench((s) => s.part === part.id);
+  const chosen = useHand((s) => s.part === part.id);
   const small = { fontSize: 14 };
+  const name = partUi(part.shape.kind).title(part.shape);
   const change = (to: Partial<Part>) => {
-    changePart(part.id, (p) => ({ ...p, ...to }));
+    changePart(part.id, (p) => Object.assign(p, to));
     settle();
   };
   const reorder = (by: number) => {
@@ -46,7 +49,7 @@ export function PartRow({ region, part, index }: { region: Region; part: Part; i
           variant="standard"
           disabled={index === 0}
           value={index === 0 ? "ADD" : part.combine}
-          onChange={(e) => change({ combine: e.target.value as Part["combine"] })}
+          onChange={(e) => change({ combine: e.target.value })}
           inputProps={{ "aria-label": `How part ${index + 1} joins` }}
           sx={{ fontSize: 12, width: 92, flexShrink: 0 }}
         >
@@ -59,8 +62,8 @@ export function PartRow({ region, part, index }: { region: Region; part: Part; i
         <Box
           component="button"
           aria-expanded={chosen}
-          aria-label={`Part ${index + 1}: ${partName(part)}`}
-          onClick={() => selectPart(part.id)}
+          aria-label={`Part ${index + 1}: ${name}`}
+          onClick={() => choosePart(part.id)}
           sx={{
             font: "inherit",
             flexGrow: 1,
@@ -73,7 +76,7 @@ export function PartRow({ region, part, index }: { region: Region; part: Part; i
           }}
         >
           <Typography noWrap sx={{ fontWeight: chosen ? 600 : 400 }}>
-            {partName(part)}
+            {name}
           </Typography>
         </Box>
         <IconButton
@@ -94,16 +97,19 @@ export function PartRow({ region, part, index }: { region: Region; part: Part; i
       </Box>
       {chosen && (
         <Box sx={{ mt: 0.25 }}>
-          <ShapeEditor part={part} />
+          <PartEditor part={part} />
           <Scale
             label="Part feather"
             unit="px"
             from={0}
             to={400}
             step={1}
-            careful={0}
+            defaultValue={0}
             value={part.feather}
-            onMove={(feather) => changePart(part.id, (p) => ({ ...p, feather }))}
+            onMove={(feather) => {
+              move(region.id);
+              changePart(part.id, (p) => (p.feather = feather));
+            }}
             onSettle={settle}
           />
           <Scale
@@ -112,9 +118,12 @@ export function PartRow({ region, part, index }: { region: Region; part: Part; i
             from={0}
             to={1}
             step={0.01}
-            careful={1}
+            defaultValue={1}
             value={part.strength}
-            onMove={(strength) => changePart(part.id, (p) => ({ ...p, strength }))}
+            onMove={(strength) => {
+              move(region.id);
+              changePart(part.id, (p) => (p.strength = strength));
+            }}
             onSettle={settle}
           />
           <Box sx={{ display: "flex", gap: 0.5, alignItems: "center", mt: 0.5 }}>
@@ -126,17 +135,17 @@ export function PartRow({ region, part, index }: { region: Region; part: Part; i
               Invert part
             </Button>
             <Box sx={{ flexGrow: 1 }} />
-            <IconButton aria-label="Part earlier" disabled={index === 0} onClick={() => reorder(-1)}>
+            <IconButton aria-label="Move part up" disabled={index === 0} onClick={() => reorder(-1)}>
               <ArrowUpward sx={small} />
             </IconButton>
             <IconButton
-              aria-label="Part later"
+              aria-label="Move part down"
               disabled={index === region.parts.length - 1}
               onClick={() => reorder(1)}
             >
               <ArrowDownward sx={small} />
             </IconButton>
-            <Button onClick={() => put({ part: "" })}>Done</Button>
+            <Button onClick={() => take({ part: "" })}>Done</Button>
           </Box>
         </Box>
       )}

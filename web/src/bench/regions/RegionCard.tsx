@@ -1,35 +1,42 @@
-import { Box, Button, IconButton, Menu, MenuItem, TextField, Tooltip, Typography } from "@mui/material";
+import { Box, Button, IconButton, Menu, MenuItem, TextField, Typography } from "@mui/material";
 import Close from "@mui/icons-material/Close";
-import DeleteOutline from "@mui/icons-material/DeleteOutlineOutlined";
 import MoreHoriz from "@mui/icons-material/MoreHoriz";
 import { useState } from "react";
-import type { Region } from "../../api/client";
+import { saidOf } from "../../api/client";
+import type { Region } from "../../api/types";
 import { Scale } from "../../kit/Scale";
 import { look } from "../../theme";
-import { changeRegion, copyRegion, put, removeRegion, select, settle, trimRegion, useBench } from "../store";
+import { changeRegion, copyRegion, trimRegion } from "../edits/regions";
+import { move, settle } from "../state/gesture";
+import { chooseRegion, leaveTool, useHand } from "../state/hand";
+import { useHistory } from "../state/history";
+import { complain } from "../state/view";
 import { PartRow } from "./PartRow";
-import { ShowAs, Tools } from "./Tools";
+import { RemoveRegion } from "./RemoveRegion";
+import { ShowAs } from "./ShowAs";
+import { Tools } from "./Tools";
 
 /** Refinements of a whole region, in the order in which they work. */
 const REFINE = [
-  { name: "grow", label: "Grow", unit: "px", from: -60, to: 60, step: 1, careful: 0, help: "" },
+  { name: "grow", label: "Grow", unit: "px", from: -60, to: 60, step: 1, defaultValue: 0, help: "" },
   {
     name: "edge",
-    label: "Edge true",
+    label: "Follow edges",
     unit: "px",
     from: 0,
     to: 200,
     step: 1,
-    careful: 0,
+    defaultValue: 0,
     help: "How far its edge may move to follow an edge of the ground",
   },
-  { name: "feather", label: "Feather", unit: "px", from: 0, to: 400, step: 1, careful: 0, help: "" },
-  { name: "density", label: "Density", unit: "%", from: 0, to: 1, step: 0.01, careful: 1, help: "" },
+  { name: "feather", label: "Feather", unit: "px", from: 0, to: 400, step: 1, defaultValue: 0, help: "" },
+  { name: "density", label: "Density", unit: "%", from: 0, to: 1, step: 0.01, defaultValue: 1, help: "" },
 ] as const;
 
 /** The selected region: its parts, how they join, its refinement, and the tools to draw more. */
 export function RegionCard() {
-  const region = useBench((s) => s.recipe?.regions.find((r) => r.id === s.region));
+  const chosen = useHand((s) => s.region);
+  const region = useHistory((s) => s.recipe?.regions.find((r) => r.id === chosen));
   if (!region) return null;
   return (
     <Box
@@ -48,7 +55,10 @@ export function RegionCard() {
             key={r.name}
             {...r}
             value={region[r.name]}
-            onMove={(v) => changeRegion(region.id, { [r.name]: v })}
+            onMove={(v) => {
+              move(region.id);
+              changeRegion(region.id, { [r.name]: v });
+            }}
             onSettle={settle}
           />
         ))}
@@ -80,9 +90,9 @@ function Head({ region }: { region: Region }) {
   const trim = async () => {
     try {
       const less = await trimRegion(region.id);
-      setSaid(less > 0 ? `${less} B less` : "nothing to trim");
+      setSaid(less > 0 ? `${less} B less` : "nothing unused");
     } catch (e) {
-      put({ problem: e instanceof Error ? e.message : String(e) });
+      complain(saidOf(e));
     }
   };
   return (
@@ -107,27 +117,23 @@ function Head({ region }: { region: Region }) {
         <MoreHoriz sx={small} />
       </IconButton>
       <Menu anchorEl={menu} open={!!menu} onClose={() => setMenu(null)}>
-        <MenuItem onClick={() => copy(false)}>Copy</MenuItem>
-        <MenuItem onClick={() => copy(true)}>Copy of its opposite</MenuItem>
+        <MenuItem onClick={() => copy(false)}>Duplicate</MenuItem>
+        <MenuItem onClick={() => copy(true)}>Duplicate, inverted</MenuItem>
         <MenuItem
           onClick={() => {
             setMenu(null);
             void trim();
           }}
         >
-          Trim to where it is used
+          Remove unused parts
         </MenuItem>
       </Menu>
-      <Tooltip title="Remove this region">
-        <IconButton aria-label="Remove this region" onClick={() => removeRegion(region.id)}>
-          <DeleteOutline sx={small} />
-        </IconButton>
-      </Tooltip>
+      <RemoveRegion region={region} />
       <IconButton
         aria-label="Leave the region"
         onClick={() => {
-          put({ tool: "look", draft: [] });
-          select("");
+          leaveTool();
+          chooseRegion("");
         }}
       >
         <Close sx={small} />

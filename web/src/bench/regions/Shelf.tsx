@@ -1,21 +1,26 @@
 import { Box, Button, Divider, Menu, MenuItem, Typography } from "@mui/material";
 import { memo, useEffect, useRef, useState } from "react";
-import type { Region, Shape } from "../../api/client";
+import type { Region, Shape } from "../../api/types";
+import { useCarry } from "../../kit/drag";
 import { look } from "../../theme";
-import { addRegion, hover, newPart, nextName, put, select, settle, useBench, type Tool } from "../store";
-import { bytes, uses } from "../words";
-import { DRAW } from "./draw";
-import { firstShape, FOUND } from "./found";
+import { addRegion, newPart, uses } from "../edits/regions";
+import { DRAWN, FOUND, firstShape } from "../parts";
+import { regionToPaint } from "../parts/brush";
+import { settle } from "../state/gesture";
+import { chooseRegion, take, useHand } from "../state/hand";
+import { useHistory } from "../state/history";
+import { hover, useMasks } from "../state/masks";
+import { bytes, count } from "../words";
 
 function MaskThumb({ id }: { id: string }) {
   const canvas = useRef<HTMLCanvasElement>(null);
-  const thumb = useBench((s) => s.maskThumbs[id]);
+  const thumb = useMasks((s) => s.thumbs[id]);
   useEffect(() => {
     const c = canvas.current;
     if (!c || !thumb) return;
     c.width = thumb.image.width;
     c.height = thumb.image.height;
-    c.getContext("2d")!.drawImage(thumb.image, 0, 0);
+    c.getContext("2d")?.drawImage(thumb.image, 0, 0);
   }, [thumb]);
   return (
     <canvas
@@ -26,13 +31,14 @@ function MaskThumb({ id }: { id: string }) {
 }
 
 const Chip = memo(function Chip({ region, on }: { region: Region; on: boolean }) {
-  const n = useBench((s) => uses(s.recipe!, region.id));
+  const n = useHistory((s) => (s.recipe ? uses(s.recipe, region.id) : 0));
+  const [attach, carry] = useCarry(`region ${region.id}`, { region: region.id });
   return (
     <Box
       component="button"
-      draggable
-      onDragStart={(e: React.DragEvent) => e.dataTransfer.setData("text/region", region.id)}
-      onClick={() => select(on ? "" : region.id)}
+      ref={attach}
+      {...carry}
+      onClick={() => chooseRegion(on ? "" : region.id)}
       onPointerEnter={() => hover(region.id)}
       onPointerLeave={() => hover("")}
       aria-pressed={on}
@@ -59,7 +65,7 @@ const Chip = memo(function Chip({ region, on }: { region: Region; on: boolean })
           {region.name}
         </Typography>
         <Typography variant="caption" component="div">
-          {n === 0 ? "unused" : `${n} ${n === 1 ? "pass" : "passes"}`} · {bytes(region)}
+          {n === 0 ? "unused" : count(n, "pass", "passes")} · {bytes(region)}
         </Typography>
       </Box>
     </Box>
@@ -68,26 +74,22 @@ const Chip = memo(function Chip({ region, on }: { region: Region; on: boolean })
 
 /** The regions of the view, each with a small picture of its mask; hovering shows where it is. */
 export function Shelf() {
-  const regions = useBench((s) => s.recipe?.regions) ?? [];
-  const selected = useBench((s) => s.region);
+  const regions = useHistory((s) => s.recipe?.regions) ?? [];
+  const selected = useHand((s) => s.region);
   const [menu, setMenu] = useState<HTMLElement | null>(null);
-  const draw = (tool: Tool) => {
+  const draw = (kind: Shape["kind"]) => {
     setMenu(null);
-    select("");
-    put({ tool, combine: "ADD" });
-    if (tool === "brush") {
-      addRegion(nextName());
-      settle();
-    }
+    chooseRegion("");
+    take({ tool: kind, combine: "ADD" });
+    if (kind === "brush") regionToPaint();
   };
   const find = (kind: Shape["kind"], name: string) => {
     setMenu(null);
-    select("");
-    const shape = firstShape(kind);
-    if (shape) {
-      addRegion(kind === "window-finder" ? "Window panes" : name, newPart(shape));
-      settle();
-    }
+    chooseRegion("");
+    const shape = firstShape(kind, "");
+    if (!shape) return;
+    addRegion(kind === "window-finder" ? "Window panes" : name, newPart(shape));
+    settle();
   };
   return (
     <Box
@@ -111,15 +113,15 @@ export function Shelf() {
         New region
       </Button>
       <Menu anchorEl={menu} open={!!menu} onClose={() => setMenu(null)}>
-        {DRAW.map((d) => (
-          <MenuItem key={d.tool} onClick={() => draw(d.tool)}>
-            {d.name}
+        {DRAWN.map((p) => (
+          <MenuItem key={p.kind} onClick={() => draw(p.kind)}>
+            {p.name}
           </MenuItem>
         ))}
         <Divider />
-        {FOUND.map((f) => (
-          <MenuItem key={f.kind} onClick={() => find(f.kind, f.name)}>
-            {f.name}
+        {FOUND.map((p) => (
+          <MenuItem key={p.kind} onClick={() => find(p.kind, p.name)}>
+            {p.name}
           </MenuItem>
         ))}
       </Menu>

@@ -1,7 +1,7 @@
 import { Box, Typography } from "@mui/material";
 import type { ReactNode } from "react";
 import { look } from "../../theme";
-import { geometry, useBench } from "../store";
+import { usePlace } from "./place";
 
 /** A map of the whole view laid over the picture, with a line on how to read it. */
 export function MapOver({
@@ -15,7 +15,7 @@ export function MapOver({
   onError?: () => void;
   children: ReactNode;
 }) {
-  const g = geometry(useBench());
+  const g = usePlace();
   return (
     <>
       <img

@@ -1,95 +1,44 @@
-import { Transmission } from "../air/Transmission";
-import { CastMap } from "../balance/CastMap";
-import { WatchMarks } from "../watch/Watch";
 import { Box, Typography } from "@mui/material";
 import { useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
-import { addPass, geometry, point, resize, useBench, zoomTo } from "../store";
+import { useDropPlace } from "../../kit/drag";
+import { HazeMap } from "../air/HazeMap";
+import { CastMap } from "../balance/CastMap";
+import { addPass } from "../edits/passes";
+import { toolsOf } from "../tools";
+import { useGesture } from "../state/gesture";
+import { useHand } from "../state/hand";
+import { useMasks } from "../state/masks";
+import { point } from "../state/sitting";
+import { useView } from "../state/view";
+import { geometry, resize, useViewport, zoomTo } from "../state/viewport";
+import type { Spot, Tool } from "../tools/tool";
+import { WatchMarks } from "../watch/Watch";
+import { BrushRing } from "./BrushRing";
 import { Handles } from "./Handles";
 import { paint } from "./paint";
-import { hands as allHands } from "./hands";
-import type { Hand, Spot } from "./hands/hand";
 
-/** What the canvas shows; nothing else needs it drawn again. */
-const SHOWN = [
-  "picture",
-  "stage",
-  "zoom",
-  "sheet",
-  "surround",
-  "colourOff",
-  "zebra",
-  "clipping",
-  "moving",
-  "veil",
-  "before",
-  "alone",
-  "mask",
-  "region",
-  "hovered",
-  "tint",
-] as const;
+/** A frame that is let go over the picture is brought in. */
+function bringIn(frame: string | undefined) {
+  const kind = useView.getState().kinds.find((k) => k.kind === "bring-frame");
+  if (frame && kind) addPass(kind, useHand.getState().region, { frame });
+}
 
 /** The picture, with whatever tool is in hand. */
 export function Stage() {
   const box = useRef<HTMLDivElement>(null);
-  const canvas = useRef<HTMLCanvasElement>(null);
-  const tool = useBench((s) => s.tool);
-  const brush = useBench((s) => s.brush);
-  const opening = useBench((s) => !!s.sheet && s.roundMs === 0 && !s.problem);
-  const [space, setSpace] = useState(false);
   const [cursor, setCursor] = useState<{ x: number; y: number }>();
-  const hands = useMemo(allHands, []);
-  const hand: Hand = space ? hands.look : hands[tool];
+  const [space, setSpace] = useState(false);
+  const tool = useHand((s) => s.tool);
+  const partKinds = useView((s) => s.partKinds);
+  const tools = useMemo(() => toolsOf(partKinds), [partKinds]);
+  const inHand: Tool = (space ? undefined : tools[tool]) ?? tools.look;
+  const [attach] = useDropPlace("stage", ({ frame }) => bringIn(frame));
+  useSize(box);
+  useWheel(box);
+  useSpace(setSpace);
 
-  useLayoutEffect(() => {
-    const watch = new ResizeObserver(([e]) =>
-      resize(Math.floor(e.contentRect.width), Math.floor(e.contentRect.height)),
-    );
-    watch.observe(box.current!);
-    return () => watch.disconnect();
-  }, []);
-  useEffect(() => {
-    let frame = 0;
-    const draw = () => {
-      frame = 0;
-      if (canvas.current) paint(canvas.current, useBench.getState());
-    };
-    const stop = useBench.subscribe((now, before) => {
-      if (SHOWN.some((k) => now[k] !== before[k])) frame ||= requestAnimationFrame(draw);
-    });
-    frame = requestAnimationFrame(draw);
-    return () => {
-      stop();
-      cancelAnimationFrame(frame);
-    };
-  }, []);
-  useEffect(() => {
-    const key = (e: KeyboardEvent) => {
-      if (e.code === "Space" && e.target === document.body) {
-        e.preventDefault();
-        setSpace(e.type === "keydown");
-      }
-    };
-    window.addEventListener("keydown", key);
-    window.addEventListener("keyup", key);
-    return () => {
-      window.removeEventListener("keydown", key);
-      window.removeEventListener("keyup", key);
-    };
-  }, []);
-  useEffect(() => {
-    const el = box.current!;
-    const wheel = (e: WheelEvent) => {
-      e.preventDefault();
-      const r = el.getBoundingClientRect();
-      zoomTo(geometry().scale * Math.exp(-e.deltaY * 0.0016), e.clientX - r.left, e.clientY - r.top);
-    };
-    el.addEventListener("wheel", wheel, { passive: false });
-    return () => el.removeEventListener("wheel", wheel);
-  }, []);
-
-  const spot = (e: React.PointerEvent | React.DragEvent): Spot => {
-    const r = box.current!.getBoundingClientRect();
+  const spot = (e: React.PointerEvent): Spot => {
+    const r = e.currentTarget.getBoundingClientRect();
     const g = geometry();
     const sx = e.clientX - r.left;
     const sy = e.clientY - r.top;
@@ -104,13 +53,15 @@ export function Stage() {
       point: { x: x / long, y: y / long },
       alt: e.altKey,
       shift: e.shiftKey,
-      pressure: "pointerType" in e && e.pointerType === "pen" ? Math.max(0.02, e.pressure) : 1,
+      pressure: e.pointerType === "pen" ? Math.max(0.02, e.pressure) : 1,
     };
   };
-  const size = brush.size * geometry().scale;
   return (
     <Box
-      ref={box}
+      ref={(el: HTMLDivElement | null) => {
+        box.current = el;
+        attach(el);
+      }}
       data-testid="stage"
       aria-label="Picture"
       role="application"
@@ -118,58 +69,110 @@ export function Stage() {
         position: "relative",
         overflow: "hidden",
         minHeight: 0,
-        cursor: hand.cursor,
+        cursor: inHand.cursor,
         touchAction: "none",
       }}
       onPointerDown={(e) => {
-        if (e.button === 1) return;
-        (e.target as Element).setPointerCapture(e.pointerId);
-        hand.down(spot(e));
+        if (e.button !== 0) return;
+        e.currentTarget.setPointerCapture(e.pointerId);
+        inHand.down(spot(e));
       }}
       onPointerMove={(e) => {
         const at = spot(e);
         point(at.x, at.y);
         setCursor({ x: at.sx, y: at.sy });
-        if (e.buttons === 1) hand.move(at);
+        if (e.buttons === 1) inHand.move(at);
       }}
-      onPointerUp={(e) => hand.up(spot(e))}
+      onPointerUp={(e) => inHand.up(spot(e))}
+      onPointerCancel={() => inHand.cancel()}
       onPointerLeave={() => setCursor(undefined)}
-      onDragOver={(e) => e.preventDefault()}
-      onDrop={(e) => {
-        e.preventDefault();
-        const frame = e.dataTransfer.getData("text/frame");
-        const s = useBench.getState();
-        const kind = s.kinds.find((k) => k.kind === "bring-frame");
-        if (frame && kind) addPass(kind, s.region, { frame });
-      }}
     >
-      <canvas ref={canvas} style={{ display: "block", position: "absolute", inset: 0 }} />
-      {opening && (
-        <Typography
-          role="status"
-          sx={{ position: "absolute", left: 12, bottom: 8, px: 1, bgcolor: "background.paper" }}
-        >
-          Opening the frames…
-        </Typography>
-      )}
+      <Canvas />
+      <Opening />
       <CastMap />
-      <Transmission />
+      <HazeMap />
       <Handles />
       <WatchMarks />
-      {tool === "brush" && cursor && !space && (
-        <svg style={{ position: "absolute", inset: 0, width: "100%", height: "100%", pointerEvents: "none" }}>
-          <circle cx={cursor.x} cy={cursor.y} r={size / 2} fill="none" stroke="#fff" strokeWidth={2.5} />
-          <circle cx={cursor.x} cy={cursor.y} r={size / 2} fill="none" stroke="#222" />
-          <circle
-            cx={cursor.x}
-            cy={cursor.y}
-            r={(size / 2) * (1 - brush.softness)}
-            fill="none"
-            stroke="#222"
-            strokeDasharray="2 3"
-          />
-        </svg>
-      )}
+      {tool === "brush" && cursor && !space && <BrushRing at={cursor} />}
     </Box>
   );
+}
+
+/** The canvas; drawn again once a frame, when something that it shows has changed. */
+function Canvas() {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  useEffect(() => {
+    let frame = 0;
+    const draw = () => {
+      frame = 0;
+      if (canvas.current) paint(canvas.current);
+    };
+    const due = () => (frame ||= requestAnimationFrame(draw));
+    due();
+    const stops = [useViewport, useMasks, useGesture, useHand, useView].map((store) => store.subscribe(due));
+    return () => {
+      stops.forEach((stop) => stop());
+      cancelAnimationFrame(frame);
+    };
+  }, []);
+  return <canvas ref={canvas} style={{ display: "block", position: "absolute", inset: 0 }} />;
+}
+
+function Opening() {
+  const sheet = useView((s) => !!s.sheet && !s.problem);
+  const none = useViewport((s) => s.roundMs === 0);
+  return sheet && none ? (
+    <Typography
+      role="status"
+      sx={{ position: "absolute", left: 12, bottom: 8, px: 1, bgcolor: "background.paper" }}
+    >
+      Opening the frames…
+    </Typography>
+  ) : null;
+}
+
+function useSize(box: React.RefObject<HTMLDivElement | null>) {
+  useLayoutEffect(() => {
+    if (!box.current) return;
+    const watch = new ResizeObserver(([e]) => {
+      if (e) resize(Math.floor(e.contentRect.width), Math.floor(e.contentRect.height));
+    });
+    watch.observe(box.current);
+    return () => watch.disconnect();
+  }, [box]);
+}
+
+/** The wheel zooms with the point under it staying where it is. */
+function useWheel(box: React.RefObject<HTMLDivElement | null>) {
+  useEffect(() => {
+    const el = box.current;
+    if (!el) return;
+    const wheel = (e: WheelEvent) => {
+      e.preventDefault();
+      const r = el.getBoundingClientRect();
+      zoomTo(geometry().scale * Math.exp(-e.deltaY * 0.0016), e.clientX - r.left, e.clientY - r.top);
+    };
+    el.addEventListener("wheel", wheel, { passive: false });
+    return () => el.removeEventListener("wheel", wheel);
+  }, [box]);
+}
+
+/** While the space bar is held the picture is moved, whatever tool is in hand. */
+function useSpace(hold: (down: boolean) => void) {
+  useEffect(() => {
+    const key = (e: KeyboardEvent) => {
+      if (e.code !== "Space" || e.target !== document.body) return;
+      e.preventDefault();
+      hold(e.type === "keydown");
+    };
+    const lost = () => hold(false);
+    window.addEventListener("keydown", key);
+    window.addEventListener("keyup", key);
+    window.addEventListener("blur", lost);
+    return () => {
+      window.removeEventListener("keydown", key);
+      window.removeEventListener("keyup", key);
+      window.removeEventListener("blur", lost);
+    };
+  }, [hold]);
 }

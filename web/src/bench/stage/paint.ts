@@ -1,9 +1,14 @@
 import { look } from "../../theme";
-import { geometry, type BenchState } from "../store";
+import { useGesture } from "../state/gesture";
+import { useMasks, wanted, type MaskState } from "../state/masks";
+import { geometry, useViewport, type ViewportState } from "../state/viewport";
 
 /** Draws the picture, zebra and veil onto the stage's canvas. */
-export function paint(canvas: HTMLCanvasElement, s: BenchState) {
-  const c = canvas.getContext("2d")!;
+export function paint(canvas: HTMLCanvasElement) {
+  const c = canvas.getContext("2d");
+  const s = useViewport.getState();
+  const { moving, before, clipping } = useGesture.getState();
+  if (!c) return;
   const { width, height } = s.stage;
   if (canvas.width !== width) canvas.width = width;
   if (canvas.height !== height) canvas.height = height;
@@ -17,9 +22,10 @@ export function paint(canvas: HTMLCanvasElement, s: BenchState) {
   c.filter = s.colourOff ? "grayscale(1)" : "none";
   c.drawImage(image, g.ox + raster.x * k, g.oy + raster.y * k, raster.width * k, raster.height * k);
   c.filter = "none";
-  if (s.zebra || s.clipping)
+  if (s.zebra || clipping)
     zebra(c, g.ox, g.oy, Math.round(g.w * g.scale), Math.round(g.h * g.scale), width, height);
-  if (!s.moving && s.veil !== "off" && !s.before && !s.alone) veil(c, s);
+  const masks = useMasks.getState();
+  if (!moving && masks.veil !== "off" && !before && !s.alone) veil(c, s, masks);
 }
 
 /** Diagonal stripes: one way where burnt, the other where blocked. */
@@ -42,7 +48,7 @@ function zebra(
   for (let y = 0; y < data.height; y++) {
     for (let x = 0; x < data.width; x++) {
       const i = (y * data.width + x) * 4;
-      const top = Math.max(d[i], d[i + 1], d[i + 2]);
+      const top = Math.max(d[i] ?? 0, d[i + 1] ?? 0, d[i + 2] ?? 0);
       if (top >= 254) {
         const v = (x + y) % 8 < 4 ? 20 : 255;
         d[i] = d[i + 1] = d[i + 2] = v;
@@ -57,11 +63,16 @@ function zebra(
 
 let hatch: CanvasPattern | null = null;
 
-function hatched(c: CanvasRenderingContext2D): CanvasPattern {
-  if (hatch) return hatch;
+function hatched(c: CanvasRenderingContext2D): CanvasPattern | string {
+  hatch ??= pattern(c);
+  return hatch ?? "rgba(128,128,128,0.42)";
+}
+
+function pattern(c: CanvasRenderingContext2D): CanvasPattern | null {
   const tile = document.createElement("canvas");
   tile.width = tile.height = 8;
-  const t = tile.getContext("2d")!;
+  const t = tile.getContext("2d");
+  if (!t) return null;
   t.fillStyle = "rgba(128,128,128,0.42)";
   t.fillRect(0, 0, 8, 8);
   t.strokeStyle = "rgba(238,238,238,0.5)";
@@ -72,31 +83,40 @@ function hatched(c: CanvasRenderingContext2D): CanvasPattern {
     t.lineTo(o + 8, 0);
   }
   t.stroke();
-  hatch = c.createPattern(tile, "repeat")!;
-  return hatch;
+  return c.createPattern(tile, "repeat");
 }
 
-const sheet = typeof document === "undefined" ? undefined : document.createElement("canvas");
-let drawnFor: ImageBitmap | undefined;
-let edge: HTMLCanvasElement | undefined;
-let alpha: HTMLCanvasElement | undefined;
+/** A mask made ready: a canvas whose alpha is what lies outside, and its two-tone edge. */
+interface Ready {
+  of: ImageBitmap;
+  alpha: HTMLCanvasElement;
+  edge: HTMLCanvasElement;
+}
 
-/** The mask as a canvas whose alpha is the share outside, and its two-tone edge. */
-function prepare(image: ImageBitmap) {
-  if (drawnFor === image) return;
-  drawnFor = image;
-  alpha = document.createElement("canvas");
-  edge = document.createElement("canvas");
-  alpha.width = edge.width = image.width;
-  alpha.height = edge.height = image.height;
-  const a = alpha.getContext("2d")!;
+let ready: Ready | undefined;
+
+function prepare(image: ImageBitmap): Ready | undefined {
+  if (ready?.of === image) return ready;
+  const alpha = document.createElement("canvas");
+  const edge = document.createElement("canvas");
+  const w = (alpha.width = edge.width = image.width);
+  const h = (alpha.height = edge.height = image.height);
+  const a = alpha.getContext("2d");
+  if (!a) return undefined;
   a.drawImage(image, 0, 0);
-  const data = a.getImageData(0, 0, image.width, image.height);
+  const data = a.getImageData(0, 0, w, h);
   const d = data.data;
-  const w = image.width;
-  const h = image.height;
+  edge.getContext("2d")?.putImageData(edges(d, w, h), 0, 0);
+  for (let i = 0; i < d.length; i += 4) d[i + 3] = 255 - (d[i] ?? 0);
+  a.putImageData(data, 0, 0);
+  ready = { of: image, alpha, edge };
+  return ready;
+}
+
+/** The line between inside and outside: dark within, light without. */
+function edges(d: Uint8ClampedArray, w: number, h: number): ImageData {
   const line = new ImageData(w, h);
-  const inside = (x: number, y: number) => d[(y * w + x) * 4] >= 128;
+  const inside = (x: number, y: number) => (d[(y * w + x) * 4] ?? 0) >= 128;
   for (let y = 1; y < h - 1; y++) {
     for (let x = 1; x < w - 1; x++) {
       const here = inside(x, y);
@@ -107,56 +127,61 @@ function prepare(image: ImageBitmap) {
         here !== inside(x, y + 1);
       if (!border) continue;
       const i = (y * w + x) * 4;
-      const v = here ? 25 : 255;
-      line.data[i] = line.data[i + 1] = line.data[i + 2] = v;
+      line.data.fill(here ? 25 : 255, i, i + 3);
       line.data[i + 3] = 220;
     }
   }
-  edge.getContext("2d")!.putImageData(line, 0, 0);
-  for (let i = 0; i < d.length; i += 4) d[i + 3] = 255 - d[i];
-  a.putImageData(data, 0, 0);
+  return line;
 }
 
-function veil(c: CanvasRenderingContext2D, s: BenchState) {
-  if (!s.mask || !sheet || (s.hovered || s.region) !== s.mask.region) return;
-  prepare(s.mask.image);
+function veil(c: CanvasRenderingContext2D, s: ViewportState, masks: MaskState) {
+  const { mask } = masks;
+  if (!mask || wanted() !== mask.region) return;
+  const made = prepare(mask.image);
+  if (!made) return;
   const g = geometry(s);
-  const { raster } = s.mask;
+  const { raster } = mask;
   const k = g.scale / raster.scale;
   const box = [g.ox + raster.x * k, g.oy + raster.y * k, raster.width * k, raster.height * k] as const;
-  if (s.veil === "mono") {
-    c.drawImage(s.mask.image, ...box);
-    return;
+  if (masks.veil === "mono") c.drawImage(mask.image, ...box);
+  else if (masks.veil === "line") c.drawImage(made.edge, ...box);
+  else if (masks.veil === "tint") {
+    // the inside in a colour of the user's choice
+    const film = sheet(s, masks.tint, (v) => v.fillRect(...box), made, box, "destination-out");
+    c.globalAlpha = 0.55;
+    if (film) c.drawImage(film, 0, 0);
+    c.globalAlpha = 1;
+  } else {
+    const hatching = sheet(s, undefined, () => {}, made, box, "source-over");
+    if (hatching) c.drawImage(hatching, 0, 0);
+    c.drawImage(made.edge, ...box);
   }
-  if (s.veil === "line") {
-    c.drawImage(edge!, ...box);
-    return;
-  }
-  if (s.veil === "tint") {
-    tinted(c, s, box);
-    return;
-  }
-  sheet.width = s.stage.width;
-  sheet.height = s.stage.height;
-  const v = sheet.getContext("2d")!;
-  v.drawImage(alpha!, ...box);
-  v.globalCompositeOperation = "source-in";
-  v.fillStyle = hatched(v);
-  v.fillRect(0, 0, sheet.width, sheet.height);
-  c.drawImage(sheet, 0, 0);
-  c.drawImage(edge!, ...box);
 }
 
-/** The inside in a colour of the user's choice. */
-function tinted(c: CanvasRenderingContext2D, s: BenchState, box: readonly [number, number, number, number]) {
-  sheet!.width = s.stage.width;
-  sheet!.height = s.stage.height;
-  const v = sheet!.getContext("2d")!;
-  v.fillStyle = s.tint;
-  v.fillRect(...box);
-  v.globalCompositeOperation = "destination-out";
-  v.drawImage(alpha!, ...box);
-  c.globalAlpha = 0.55;
-  c.drawImage(sheet!, 0, 0);
-  c.globalAlpha = 1;
+let film: HTMLCanvasElement | undefined;
+
+/** A sheet over the stage on which the outside is hatched, or cut out of a colour. */
+function sheet(
+  s: ViewportState,
+  colour: string | undefined,
+  fill: (v: CanvasRenderingContext2D) => void,
+  made: Ready,
+  box: readonly [number, number, number, number],
+  how: GlobalCompositeOperation,
+): HTMLCanvasElement | undefined {
+  film ??= document.createElement("canvas");
+  film.width = s.stage.width;
+  film.height = s.stage.height;
+  const v = film.getContext("2d");
+  if (!v) return undefined;
+  if (colour) v.fillStyle = colour;
+  fill(v);
+  v.globalCompositeOperation = how;
+  v.drawImage(made.alpha, ...box);
+  if (!colour) {
+    v.globalCompositeOperation = "source-in";
+    v.fillStyle = hatched(v);
+    v.fillRect(0, 0, film.width, film.height);
+  }
+  return film;
 }

@@ -1,4 +1,4 @@
-import type { Point } from "../../../api/client";
+import type { Point } from "../../api/types";
 
 const UNIT = 100_000;
 
@@ -34,7 +34,7 @@ export function readPath(text: string): Point[] {
     .split(" ")
     .filter(Boolean)
     .map((place) => {
-      const [dx, dy] = place.split(",").map(Number);
+      const [dx = 0, dy = 0] = place.split(",").map(Number);
       x += dx;
       y += dy;
       return { x: x / UNIT, y: y / UNIT };
@@ -43,14 +43,14 @@ export function readPath(text: string): Point[] {
 
 /** Leaves out places that lie within {@code tolerance} of the line through the others (Douglas, Peucker 1973). */
 export function simplified<P extends Point>(line: P[], tolerance: number): P[] {
-  if (line.length < 3) return line;
   const a = line[0];
-  const b = line[line.length - 1];
+  const b = line.at(-1);
+  if (line.length < 3 || !a || !b) return line;
   const length = Math.hypot(b.x - a.x, b.y - a.y);
   let most = 0;
   let at = 0;
-  for (let i = 1; i < line.length - 1; i++) {
-    const p = line[i];
+  for (const [i, p] of line.entries()) {
+    if (i === 0 || i === line.length - 1) continue;
     const d =
       length === 0
         ? Math.hypot(p.x - a.x, p.y - a.y)

@@ -1,8 +1,15 @@
 import { Box, Button, Typography } from "@mui/material";
 import { useQuery } from "@tanstack/react-query";
-import { ask, type Finding, type Pass } from "../../api/client";
+import { data, server } from "../../api/client";
+import type { Finding, Pass } from "../../api/types";
 import { look } from "../../theme";
-import { geometry, put, select, useBench } from "../store";
+import { bare, useGesture } from "../state/gesture";
+import { chooseRegion, take } from "../state/hand";
+import { useHelpers } from "../state/helpers";
+import { recipe as now, useHistory } from "../state/history";
+import { useView } from "../state/view";
+import { useViewport } from "../state/viewport";
+import { usePlace } from "../stage/place";
 
 const NAME = { HALO: "Halo", MUD: "Mud", OVERSPRAY: "Overspray" } as const;
 
@@ -15,13 +22,16 @@ function size(f: Finding): string {
 
 /** What the picture on the bench has wrong; asked for once a gesture is over. */
 function useFindings() {
-  const view = useBench((s) => s.sheet?.id);
-  const moving = useBench((s) => s.moving);
-  const recipe = useBench((s) => s.recipe);
+  const id = useView((s) => s.sheet?.id) ?? "";
+  const moving = useGesture((s) => s.moving);
+  const body = useHistory((s) => s.settled);
   return useQuery({
-    queryKey: ["watch", view, recipe],
-    queryFn: () => ask<Finding[]>(`/api/views/${view}/watch`, { method: "POST", body: recipe }),
-    enabled: !moving && !!view && !!recipe,
+    queryKey: ["watch", id, body],
+    queryFn: () => {
+      if (!body) throw new Error("There is no recipe yet.");
+      return data(server.POST("/api/views/{id}/watch", { params: { path: { id } }, body }));
+    },
+    enabled: !moving && !!id && !!body,
     placeholderData: (before) => before,
     staleTime: Infinity,
     gcTime: 10_000,
@@ -30,17 +40,16 @@ function useFindings() {
 
 /** Goes to the control that mends a fault. */
 function mend(f: Finding) {
-  const recipe = useBench.getState().recipe!;
   if (!f.pass) {
     document.getElementById("stage-2")?.scrollIntoView();
     document.querySelector<HTMLElement>('[aria-label="Calm"]')?.focus();
     return;
   }
-  const pass = recipe.passes.find((p) => p.id === f.pass);
+  const pass = now()?.passes.find((p) => p.id === f.pass);
   if (!pass) return;
-  put({ pass: pass.id });
-  if (pass.where.region) select(pass.where.region);
-  const label = f.mends === "region edge" ? "Edge true" : controlLabel(pass, f.mends);
+  take({ pass: pass.id });
+  if (pass.where.region) chooseRegion(pass.where.region);
+  const label = f.mends === "region edge" ? "Follow edges" : controlLabel(pass, f.mends);
   // the card opens first
   setTimeout(() => {
     const control = [...document.querySelectorAll<HTMLElement>('[role="slider"]')].find(
@@ -52,13 +61,14 @@ function mend(f: Finding) {
 }
 
 function controlLabel(pass: Pass, name: string): string {
-  const kind = useBench.getState().kinds.find((k) => k.kind === pass.move.kind);
+  const kind = useView.getState().kinds.find((k) => k.kind === pass.move.kind);
   return kind?.controls.find((c) => c.name === name)?.label ?? "Strength";
 }
 
 /** What mends it, in words. */
 function cure(f: Finding): string {
-  const { recipe, kinds } = useBench.getState();
+  const recipe = now();
+  const { kinds } = useView.getState();
   const pass = recipe?.passes.find((p) => p.id === f.pass);
   if (!pass) return `the ground: ${f.mends}`;
   const kind = kinds.find((k) => k.kind === pass.move.kind);
@@ -69,7 +79,7 @@ function cure(f: Finding): string {
 
 /** The faults as a list over the stage, each leading to what mends it. */
 export function WatchList() {
-  const on = useBench((s) => s.watching);
+  const on = useHelpers((s) => s.watching);
   return on ? <List /> : null;
 }
 
@@ -109,7 +119,7 @@ function List() {
           </b>
           , {size(f)}
           <Typography variant="caption" component="div">
-            Mends it: {cure(f)}
+            Fix with: {cure(f)}
           </Typography>
         </Button>
       ))}
@@ -119,21 +129,20 @@ function List() {
 
 /** Rings on the picture where the faults stand. */
 export function WatchMarks() {
-  const shown = useBench((s) => s.watching && !s.moving && !s.before && !s.alone);
-  return shown ? <Marks /> : null;
+  const on = useHelpers((s) => s.watching);
+  const hidden = useGesture(bare);
+  const alone = useViewport((s) => s.alone);
+  return on && !hidden && !alone ? <Marks /> : null;
 }
 
 function Marks() {
-  const s = useBench();
   const found = useFindings();
-  const g = geometry(s);
-  const long = Math.max(g.w, g.h);
+  const { at, long, scale } = usePlace();
   return (
     <svg style={{ position: "absolute", inset: 0, width: "100%", height: "100%", pointerEvents: "none" }}>
       {(found.data ?? []).map((f, i) => {
-        const x = g.ox + f.at.x * long * g.scale;
-        const y = g.oy + f.at.y * long * g.scale;
-        const r = Math.max(9, f.radius * long * g.scale);
+        const { x, y } = at(f.at);
+        const r = Math.max(9, f.radius * long * scale);
         return (
           <g key={i} data-testid="watch-mark">
             <circle cx={x} cy={y} r={r} fill="none" stroke="#fff" strokeWidth={3} opacity={0.85} />

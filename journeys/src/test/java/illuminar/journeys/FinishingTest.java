@@ -92,7 +92,7 @@ class FinishingTest {
     bench.waitForPicture(() -> bench.button("White and black point").click());
     Locator white = bench.slider("White point");
     white.focus();
-    String careful = white.getAttribute("aria-valuetext");
+    String defaultValue = white.getAttribute("aria-valuetext");
     bench.waitForPicture(() -> page.keyboard().press("ArrowLeft"));
     assertThat(white).hasAttribute("aria-valuetext", "99.5 %");
     bench.waitForPicture(() -> page.keyboard().press("ArrowRight"));

@@ -1,0 +1,51 @@
+import type { components } from "./generated/schema";
+
+/** The server's types, by the names that the interface uses. */
+type Schemas = components["schemas"];
+export type Shoot = Schemas["ShootCard"];
+export type ViewCard = Schemas["ViewCard"];
+export type ViewSheet = Schemas["ViewSheet"];
+export type Frame = Schemas["FrameCard"];
+export type CardSheet = Schemas["CardSheet"];
+export type CardView = Schemas["CardView"];
+export type CardFrame = Schemas["CardFrame"];
+export type Recipe = Schemas["Recipe"];
+export type RecipeState = Schemas["RecipeState"];
+export type Region = Schemas["Region"];
+export type Part = Schemas["Part"];
+export type Shape = Schemas["Shape"];
+export type Stroke = Schemas["Stroke"];
+export type Look = Schemas["Look"];
+export type BalanceBoard = Schemas["BalanceBoard"];
+export type Probe = Schemas["Probe"];
+export type ClearCasts = Schemas["ClearCasts"];
+export type ToneCurve = Schemas["ToneCurve"];
+export type Point = Schemas["Point"];
+export type Pass = Schemas["Pass"];
+export type Move = Schemas["Move"];
+export type Gate = Schemas["Gate"];
+export type Ground = Schemas["Ground"];
+export type EvenBlend = Schemas["EvenBlend"];
+export type Kind = Schemas["Kind"];
+export type Numbered = Schemas["Numbered"];
+export type Group = Schemas["Group"];
+export type Balance = Schemas["Balance"];
+export type Finding = Schemas["Finding"];
+export type Thing = Schemas["Thing"];
+export type Control = Schemas["Number"];
+export type Job = Schemas["Told"];
+export type Role = Frame["role"];
+
+/** What a bench asks for and is answered over its socket. */
+export type Request = Schemas["Request"];
+export type PictureRequest = Schemas["PictureRequest"];
+export type Answer = Schemas["Answer"];
+export type PictureAnswer = Schemas["PictureAnswer"];
+export type MaskAnswer = Schemas["MaskAnswer"];
+export type ProbeReading = Schemas["ProbeReading"];
+export type Reading = Schemas["Reading"];
+export type Histogram = Schemas["Histogram"];
+export type Raster = Schemas["Raster"];
+
+/** Parts by their kind. */
+export type ShapeOf<K extends Shape["kind"]> = Extract<Shape, { kind: K }>;

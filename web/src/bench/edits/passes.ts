@@ -1,0 +1,141 @@
+import { data, server } from "../../api/client";
+import type { Group, Kind, Pass, Point } from "../../api/types";
+import { held } from "../../kit/numbers";
+import { move, settle } from "../state/gesture";
+import { take } from "../state/hand";
+import { edit, recipe, replace } from "../state/history";
+import { useView } from "../state/view";
+import { ALL_TONES, newId } from "../words";
+
+/** Changes a pass while a gesture is under way. */
+export function changePass(id: string, to: Partial<Pass>) {
+  edit((r) => {
+    const pass = r.passes.find((p) => p.id === id);
+    if (pass) Object.assign(pass, to);
+  });
+}
+
+/** Changes a pass as one step. */
+export function setPass(id: string, to: Partial<Pass>) {
+  changePass(id, to);
+  settle();
+}
+
+/** The numbers of a pass by their names. */
+export const numbers = (pass: Pass) => pass.move as unknown as Record<string, number>;
+
+/** A control of a pass moves; a number that has to stay below another does. */
+export function moveControl(pass: Pass, name: string, value: number) {
+  const kind = useView.getState().kinds.find((k) => k.kind === pass.move.kind);
+  // a white or black point is judged by what burns and what is blocked
+  move(pass.id, pass.move.kind === "levels" && name !== "gamma");
+  edit((r) => {
+    const own = r.passes.find((p) => p.id === pass.id);
+    if (own) numbers(own)[name] = held(kind?.controls ?? [], numbers(own), name, value);
+  });
+}
+
+/** A curve that changes nothing yet, in stops. */
+const STRAIGHT: Point[] = [
+  { x: -10, y: -10 },
+  { x: -5, y: -5 },
+  { x: -2.5, y: -2.5 },
+  { x: 0, y: 0 },
+];
+
+/**
+ * Adds a pass of a kind with its defaults.
+ *
+ * @param given frames, choices and numbers by name; the first choice where none is given
+ */
+export function addPass(kind: Kind, region: string, given: Record<string, string | number>) {
+  const fields: Record<string, unknown> = { kind: kind.kind };
+  kind.controls.forEach((c) => (fields[c.name] = given[c.name] ?? c.defaultValue));
+  kind.choices.forEach((c) => (fields[c.name] = given[c.name] ?? c.options[0]));
+  kind.frames.forEach((name) => (fields[name] = given[name] ?? ""));
+  if (kind.kind === "curve") fields.points = STRAIGHT;
+  const pass: Pass = {
+    id: newId(),
+    on: true,
+    move: fields as unknown as Pass["move"],
+    where: { region, outside: false },
+    gate: ALL_TONES,
+    strength: 1,
+    why: "",
+    group: "",
+  };
+  const order = useView.getState().kinds.map((k) => k.kind);
+  const rank = (p: Pass) => order.indexOf(p.move.kind);
+  edit((r) => {
+    r.passes.splice(r.passes.findLastIndex((p) => rank(p) <= rank(pass)) + 1, 0, pass);
+  });
+  take({ pass: pass.id });
+  settle();
+}
+
+export function removePass(id: string) {
+  edit((r) => {
+    r.passes = r.passes.filter((p) => p.id !== id);
+  });
+  take({ pass: "" });
+  settle();
+}
+
+export function reorderPass(id: string, by: number) {
+  edit((r) => {
+    const at = r.passes.findIndex((p) => p.id === id);
+    const to = at + by;
+    if (to >= 0 && to < r.passes.length) r.passes.splice(to, 0, ...r.passes.splice(at, 1));
+  });
+  settle();
+}
+
+/** Puts passes together; a new group takes in the pass that asked for it. */
+export function addGroup(pass: string) {
+  const id = newId();
+  edit((r) => {
+    const where = { region: "", outside: false };
+    r.groups.push({ id, name: `Group ${r.groups.length + 1}`, on: true, where, strength: 1 });
+    const first = r.passes.find((p) => p.id === pass);
+    if (first) first.group = id;
+  });
+  settle();
+}
+
+/** Changes a group while a gesture is under way. */
+export function changeGroup(id: string, to: Partial<Group>) {
+  edit((r) => {
+    const group = r.groups.find((g) => g.id === id);
+    if (group) Object.assign(group, to);
+  });
+}
+
+/** Changes a group as one step. */
+export function setGroup(id: string, to: Partial<Group>) {
+  changeGroup(id, to);
+  settle();
+}
+
+/** Takes a group apart; its passes stay. */
+export function removeGroup(id: string) {
+  edit((r) => {
+    r.groups = r.groups.filter((g) => g.id !== id);
+    for (const pass of r.passes) if (pass.group === id) pass.group = "";
+  });
+  settle();
+}
+
+/** Adds what the product proposes for a stage; gives one line on what it found. */
+export async function propose(stage: string): Promise<string> {
+  const body = recipe();
+  const id = useView.getState().sheet?.id;
+  if (!body || !id) return "";
+  const made = await data(
+    server.POST("/api/views/{id}/proposals/{stage}", { params: { path: { id, stage } }, body }),
+  );
+  if (recipe() !== body) return "The recipe was changed meanwhile; ask again.";
+  if (made.recipe.passes.length === body.passes.length) return made.said;
+  replace(made.recipe);
+  settle();
+  return "";
+}

@@ -1,0 +1,29 @@
+import type { Kind } from "../../api/types";
+import { addPass } from "../edits/passes";
+import { useHand } from "../state/hand";
+import { recipe } from "../state/history";
+import { useView } from "../state/view";
+import { clearCasts } from "./clear-casts";
+import { curve } from "./curve";
+import type { PassUi } from "./pass";
+import { restoreLight } from "./restore-light";
+
+/** Kinds of passes that need more than the catalogue says, one line a kind. */
+const ALL: PassUi[] = [curve, restoreLight, clearCasts];
+
+export const passUi = (kind: string): PassUi | undefined => ALL.find((p) => p.kind === kind);
+
+/** Adds a pass as it is careful to begin. */
+export function add(kind: Kind) {
+  const own = passUi(kind.kind)?.add;
+  if (own) {
+    own(kind);
+    return;
+  }
+  const frames = useView.getState().sheet?.frames ?? [];
+  const window = frames.find((f) => f.role === "WINDOW") ?? [...frames].sort((a, b) => a.stops - b.stops)[0];
+  const anchor = frames.find((f) => f.anchor) ?? window;
+  const frame = (kind.stage === "Windows" ? window : anchor)?.id ?? "";
+  const region = useHand.getState().region || (recipe()?.regions[0]?.id ?? "");
+  addPass(kind, kind.asksRegion ? region : "", { frame });
+}

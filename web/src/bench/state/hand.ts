@@ -1,0 +1,57 @@
+import { create } from "zustand";
+import type { Part, Point } from "../../api/types";
+
+/** How the brush is set; size in pixels at full size. */
+export interface BrushTip {
+  size: number;
+  softness: number;
+  flow: number;
+  /** Colour difference at which paint stops, where {@link stops} says so. */
+  stop: number;
+  stops: boolean;
+  erasingStops: boolean;
+}
+
+/** What is chosen, and the tool in hand. */
+export interface HandState {
+  pass: string;
+  region: string;
+  part: string;
+  /** "look", "probe", or the kind of part that is drawn. */
+  tool: string;
+  /** How the next part joins. */
+  combine: Part["combine"];
+  brush: BrushTip;
+  /** Points of an outline that is not closed yet. */
+  draft: Point[];
+}
+
+const start: HandState = {
+  pass: "",
+  region: "",
+  part: "",
+  tool: "look",
+  combine: "ADD",
+  brush: { size: 120, softness: 0.5, flow: 1, stop: 18, stops: false, erasingStops: false },
+  draft: [],
+};
+
+export const useHand = create<HandState>(() => start);
+export const take = useHand.setState;
+
+export function resetHand() {
+  useHand.setState(start, true);
+}
+
+/** Leaves whatever is being drawn. */
+export function leaveTool() {
+  take({ draft: [], tool: "look" });
+}
+
+export function choosePart(part: string) {
+  take({ part: useHand.getState().part === part ? "" : part });
+}
+
+export function chooseRegion(region: string) {
+  take({ region, part: "", draft: [] });
+}
