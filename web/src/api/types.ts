@@ -32,7 +32,7 @@ export type Group = Schemas["Group"];
 export type Balance = Schemas["Balance"];
 export type Finding = Schemas["Finding"];
 export type Thing = Schemas["Thing"];
-export type Control = Schemas["Number"];
+export type Control = Schemas["NumberControl"];
 export type Job = Schemas["Told"];
 export type Role = Frame["role"];
 

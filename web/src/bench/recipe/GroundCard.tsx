@@ -30,8 +30,11 @@ function set(ground: Ground) {
 /** The ground as a sentence: an even blend, a radiance merge, or one frame. */
 export function GroundCard() {
   const ground = useHistory((s) => s.recipe?.ground);
+  // what was opened stays open through another kind of ground
+  const [open, setOpen] = useState(false);
   if (!ground) return null;
-  return ground.kind === "one-frame" ? <OneFrame frame={ground.frame} /> : <SeveralFrames ground={ground} />;
+  if (ground.kind === "one-frame") return <OneFrame frame={ground.frame} />;
+  return <SeveralFrames ground={ground} open={open} onOpen={setOpen} />;
 }
 
 /** The word that changes the kind of ground. */
@@ -116,9 +119,16 @@ function GroundScale({ ground, control }: { ground: Several; control: Control })
   );
 }
 
-function SeveralFrames({ ground }: { ground: Several }) {
+function SeveralFrames({
+  ground,
+  open,
+  onOpen,
+}: {
+  ground: Several;
+  open: boolean;
+  onOpen: (open: boolean) => void;
+}) {
   const controls = useView((s) => s.groundKinds.find((k) => k.kind === ground.kind)?.controls) ?? [];
-  const [open, setOpen] = useState(false);
   const even = ground.kind === EVEN;
   const calm = controls.find((c) => c.name === "calm");
   const n = ground.frames.length;
@@ -144,7 +154,7 @@ function SeveralFrames({ ground }: { ground: Several }) {
         mixed back in.
       </Typography>
       <Button
-        onClick={() => setOpen(!open)}
+        onClick={() => onOpen(!open)}
         aria-expanded={open}
         sx={{ mt: 0.5, px: 1, py: 0.1, fontSize: 12 }}
       >

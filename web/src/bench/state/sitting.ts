@@ -36,6 +36,8 @@ export function sit(view: string): () => void {
       params: { path: { id: view }, query: { kept: true } },
       parseAs: "blob",
     });
+    // a view that is not there has no cover either
+    cover.catch(() => {});
     const path = { id: view };
     const [sheet, kinds, partKinds, groundKinds, board] = await Promise.all([
       data(server.GET("/api/views/{id}", { params: { path } })),

@@ -22,6 +22,7 @@ import illuminar.core.region.part.Brush;
 import illuminar.core.region.part.BurntLight;
 import illuminar.core.region.part.Outline;
 import illuminar.core.region.part.WindowFinder;
+import illuminar.core.render.DeliveryRender;
 import illuminar.core.render.Display;
 import illuminar.core.render.PreviewSession;
 import illuminar.core.render.RenderCache;
@@ -36,6 +37,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -234,12 +236,11 @@ public final class Benchmark {
    */
   private static void beside(DemoView demo, Analysis analysis) throws Exception {
     double[][] ms = new double[3][ROUNDS];
-    PreviewSession session = new PreviewSession(analysis, new RenderCache(1));
     for (int round = -1; round < ROUNDS; round++) {
       int kept = Math.max(0, round);
       ms[0][kept] = time(() -> fuse(demo));
       ms[1][kept] = time(() -> blend(demo));
-      ms[2][kept] = time(() -> finished(session, busy(0.1, 2)));
+      ms[2][kept] = time(() -> finished(analysis, busy(0.1, 2)));
     }
     Arrays.stream(ms).forEach(Arrays::sort);
     double reference = ms[0][ROUNDS / 2];
@@ -280,26 +281,26 @@ public final class Benchmark {
             new Ground.EvenBlend(List.of("f0", "f1", "f2", "f3", "f4"), 0, "f2"),
             List.of(),
             List.of());
-    new PreviewSession(analysis, new RenderCache(1))
-        .deliver(ground, 1, 512, 256, (tile, p) -> Display.to8(p));
+    new DeliveryRender(analysis).deliver(ground, 1, 512, 256, (tile, p) -> Display.to8(p));
   }
 
-  private static void finished(PreviewSession session, Recipe recipe) throws Exception {
-    int width = session.analysis().fullWidth();
-    int height = session.analysis().fullHeight();
+  private static void finished(Analysis analysis, Recipe recipe) throws Exception {
+    int width = analysis.fullWidth();
+    int height = analysis.fullHeight();
     byte[] rgb = new byte[width * height * 3];
-    session.deliver(
-        recipe,
-        1,
-        512,
-        256,
-        (tile, p) -> {
-          byte[] from = Display.to8(p);
-          int n = tile.width() * 3;
-          for (int j = 0; j < tile.height(); j++) {
-            System.arraycopy(from, j * n, rgb, ((tile.y() + j) * width + tile.x()) * 3, n);
-          }
-        });
+    new DeliveryRender(analysis)
+        .deliver(
+            recipe,
+            1,
+            512,
+            256,
+            (tile, p) -> {
+              byte[] from = Display.to8(p);
+              int n = tile.width() * 3;
+              for (int j = 0; j < tile.height(); j++) {
+                System.arraycopy(from, j * n, rgb, ((tile.y() + j) * width + tile.x()) * 3, n);
+              }
+            });
     ByteArrayOutputStream out = new ByteArrayOutputStream(1 << 24);
     PictureWriter.jpeg(PictureWriter.image8(width, height, rgb), 0.92, Legend.NONE, out);
   }
@@ -347,7 +348,7 @@ public final class Benchmark {
   private static void memory(Path folder) throws Exception {
     DemoView demo = DemoView.read(Views.instrumentRoom(), folder, 0);
     Analysis analysis = demo.analysis();
-    finished(new PreviewSession(analysis, new RenderCache(50_000_000)), busy(0.1, 2));
+    finished(analysis, busy(0.1, 2));
     for (String line : Files.readAllLines(Path.of("/proc/self/status"))) {
       if (line.startsWith("VmHWM:")) {
         System.out.println(Long.parseLong(line.replaceAll("\\D", "")) / 1000.0);
@@ -360,7 +361,7 @@ public final class Benchmark {
     StringBuilder text =
         new StringBuilder(
             "# Speed beside the reference library\n\nWritten by `./illuminar benchmark` on "
-                + LocalDate.now()
+                + LocalDate.now(ZoneOffset.UTC)
                 + ", 2 shared cores. The reference is the exposure fusion of the library used in tests, on the same five decoded frames in the same run.\n\n| work | ours | reference | ratio | goal | met |\n|---|---|---|---|---|---|\n");
     for (int i = 0; i < ROWS.size(); i++) {
       Row r = ROWS.get(i);

@@ -122,7 +122,7 @@ final class FlashProof {
     Region region = new Region("t", "t", List.of(new Part("a", Part.Combine.ADD, shape)), 0, false);
     Recipe recipe = new Recipe(new Ground.OneFrame(flash), List.of(region), List.of());
     float[] is =
-        new PreviewSession(analysis, new RenderCache(1 << 20)).region(recipe, "t", whole).copy();
+        new PreviewSession(analysis, new RenderCache(1 << 20)).coverage(recipe, "t", whole).copy();
     Shot anchor = DemoView.shot(view, analysis.frames().anchor());
     double hit = 0;
     double all = 1e-9;

@@ -2,12 +2,12 @@ package illuminar.benchmarks;
 
 import illuminar.core.analysis.cast.Casts;
 import illuminar.core.ground.Ground;
+import illuminar.core.pass.Channels;
 import illuminar.core.pass.Gate;
 import illuminar.core.pass.Move;
 import illuminar.core.pass.Pass;
 import illuminar.core.pass.kinds.Balance;
 import illuminar.core.pass.kinds.BringFrame;
-import illuminar.core.pass.kinds.Channels;
 import illuminar.core.pass.kinds.ClearCasts;
 import illuminar.core.pass.kinds.Colour;
 import illuminar.core.pass.kinds.Detail;

@@ -6,6 +6,7 @@ import illuminar.scenes.views.Views;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.List;
 
 /** The command {@code ./illuminar proof}: the product's results against the rendered truth. */
@@ -31,7 +32,7 @@ public final class Proof {
         Path.of("docs/accuracy.md"),
         "Accuracy against rendered truth",
         "Written by `./illuminar proof` on "
-            + LocalDate.now()
+            + LocalDate.now(ZoneOffset.UTC)
             + ". The frames are those of the shipped card; the truth is the rendering that they were photographed from.");
     lost(table);
   }

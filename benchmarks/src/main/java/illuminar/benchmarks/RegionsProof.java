@@ -40,7 +40,6 @@ import java.util.List;
 
 /** Regions, burnt light and moving things beside the rendered truth. */
 final class RegionsProof {
-  private final DemoView demo;
   private final View view;
   private final Radiance truth;
   private final Table table;
@@ -49,7 +48,6 @@ final class RegionsProof {
   private final String anchor;
 
   RegionsProof(DemoView demo, Radiance truth, Table table, Analysis analysis) {
-    this.demo = demo;
     this.truth = truth;
     this.table = table;
     this.analysis = analysis;
@@ -85,7 +83,7 @@ final class RegionsProof {
     Pass pass = new Pass("p", true, move, new Where("burnt", false), Gate.ALL, 1, "");
     Recipe recipe = new Recipe(new Ground.OneFrame(anchor), List.of(burnt), List.of(pass));
     Picture done = session().picture(recipe, whole);
-    float[] share = session().region(recipe, "burnt", whole).copy();
+    float[] share = session().coverage(recipe, "burnt", whole).copy();
     Camera camera = view.camera();
     double gain = camera.gain() * Math.pow(2, analysis.frames().anchorFrame().stops());
     float[][] light = truth.sum(DemoView.shot(view, anchor).strengths());
@@ -201,7 +199,7 @@ final class RegionsProof {
     Part band = new Part("t", Part.Combine.ADD, tones, feather, 1, false, false);
     Region region = new Region("r", "r", List.of(band), 0, edge, 0, 1, false);
     Recipe recipe = new Recipe(new Ground.OneFrame(anchor), List.of(region), List.of());
-    return new PreviewSession(of, new RenderCache(200_000_000)).region(recipe, "r", whole).copy();
+    return new PreviewSession(of, new RenderCache(200_000_000)).coverage(recipe, "r", whole).copy();
   }
 
   /** The anchor frame photographed once more, with other noise. */
@@ -263,7 +261,7 @@ final class RegionsProof {
     }
     Region painted = region("p", part("b", Part.Combine.ADD, new Brush(strokes)));
     Recipe recipe = new Recipe(new Ground.OneFrame(anchor), List.of(painted), List.of());
-    float[] share = session().region(recipe, "p", whole).copy();
+    float[] share = session().coverage(recipe, "p", whole).copy();
     double beyond = 0;
     double all = 0;
     for (int y = 8; y < whole.height() - 8; y++) {

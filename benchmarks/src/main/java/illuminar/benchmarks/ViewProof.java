@@ -211,7 +211,7 @@ final class ViewProof {
   private void panes() {
     float[] found =
         session
-            .region(
+            .coverage(
                 recipe,
                 recipe.regions().get(0).id(),
                 Raster.whole(truth.width(), truth.height(), 1))

@@ -5,7 +5,6 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.ByteOrder;
 import java.time.format.DateTimeFormatter;
-import java.util.Locale;
 import org.apache.commons.imaging.common.RationalNumber;
 import org.apache.commons.imaging.formats.tiff.constants.ExifTagConstants;
 import org.apache.commons.imaging.formats.tiff.constants.TiffTagConstants;
@@ -16,6 +15,7 @@ import org.apache.commons.imaging.formats.tiff.write.TiffOutputSet;
 /** The EXIF block of a JPEG. Source: CIPA DC-008 (EXIF 2.32). */
 final class ExifBlock {
   private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("uuuu:MM:dd HH:mm:ss");
+  private static final DateTimeFormatter HUNDREDTHS = DateTimeFormatter.ofPattern("SS");
 
   private ExifBlock() {}
 
@@ -43,8 +43,7 @@ final class ExifBlock {
     if (legend.taken().isPresent()) {
       exif.add(ExifTagConstants.EXIF_TAG_DATE_TIME_ORIGINAL, legend.taken().get().format(TIME));
       exif.add(
-          ExifTagConstants.EXIF_TAG_SUB_SEC_TIME_ORIGINAL,
-          String.format(Locale.ROOT, "%02d", legend.taken().get().getNano() / 10_000_000));
+          ExifTagConstants.EXIF_TAG_SUB_SEC_TIME_ORIGINAL, legend.taken().get().format(HUNDREDTHS));
     }
     exif.add(
         ExifTagConstants.EXIF_TAG_EXIF_VERSION,

@@ -33,6 +33,10 @@ final class Bench implements AutoCloseable {
     server.close();
   }
 
+  String url() {
+    return server.url();
+  }
+
   /** Signs in, takes the card's first view in and opens it. */
   private void openFirstView(String url, String view) {
     page.navigate(url);
@@ -46,37 +50,83 @@ final class Bench implements AutoCloseable {
         .click();
     page.waitForURL(Pattern.compile("/shoots/[0-9a-f-]+$"));
     page.getByLabel("Open " + view).click();
-    page.waitForFunction("() => Number(document.documentElement.dataset.pictures ?? 0) > 0");
+    page.waitForFunction(SEEN);
   }
 
-  /** Takes all but the windows out of a view's recipe, as another tab would, and opens it anew. */
-  private static final String WINDOWS_ALONE =
+  /** The recipe that the product made by itself. */
+  static final String FIRST_VERSION = "r => r";
+
+  /** Its ground and windows alone, for what is done by hand from there. */
+  static final String WINDOWS =
       """
-      async () => {
-        const view = location.pathname.match(/views\\/([0-9a-f-]+)/)[1];
-        const token = decodeURIComponent(document.cookie.match(/XSRF-TOKEN=([^;]+)/)?.[1] ?? '');
-        const state = await (await fetch(`/api/views/${view}/recipe`)).json();
-        const r = state.recipe;
+      r => {
         r.passes = r.passes.filter(p => p.move.kind === 'bring-frame');
         r.regions = r.regions.filter(g => r.passes.some(p => p.where.region === g.id));
-        const put = await fetch(`/api/views/${view}/recipe`, { method: 'PUT', body: JSON.stringify(r),
-          headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token, 'If-Match': `"${state.edition}"` } });
-        if (!put.ok) throw new Error(await put.text());
+        return r;
       }
       """;
 
-  /** Leaves the ground and the windows of a first version, for what is done by hand from there. */
+  /** Puts a view's recipe to what is made of its first version, and its board to nothing. */
+  private static final String PUT =
+      """
+      async (first) => {
+        const view = location.pathname.match(/views\\/([0-9a-f-]+)/)[1];
+        const token = decodeURIComponent(document.cookie.match(/XSRF-TOKEN=([^;]+)/)?.[1] ?? '');
+        const state = await (await fetch(`/api/views/${view}/recipe`)).json();
+        const send = (path, body, more) => fetch(path, { method: 'PUT', body: JSON.stringify(body),
+          headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token, ...more } });
+        const recipe = first ? JSON.parse(first) : state.recipe;
+        const put = await send(`/api/views/${view}/recipe`, (MADE)(structuredClone(recipe)),
+          { 'If-Match': `"${state.edition}"` });
+        const board = await send(`/api/views/${view}/board`, { probes: [], reference: '' }, {});
+        if (!put.ok || !board.ok) throw new Error(await put.text());
+        return JSON.stringify(recipe);
+      }
+      """;
+
+  private static final String SEEN =
+      "() => Number(document.documentElement.dataset.pictures ?? 0) > 0";
+
+  private String address = "";
+  private String first = "";
+
+  /** Opens the view on a recipe made of its first version, whatever was done to it before. */
+  void begin(String made) {
+    page.unrouteAll();
+    if (address.isEmpty()) {
+      address = page.url();
+    }
+    first = String.valueOf(page.evaluate(PUT.replace("MADE", made), first));
+    page.navigate(address);
+    page.waitForFunction(SEEN);
+  }
+
+  /** The same for a page that has just opened a view. */
   static void windowsAlone(Page page) {
-    page.waitForFunction("() => Number(document.documentElement.dataset.pictures ?? 0) > 0");
-    page.evaluate(WINDOWS_ALONE);
+    page.waitForFunction(SEEN);
+    page.evaluate(PUT.replace("MADE", WINDOWS), "");
     page.reload();
-    page.waitForFunction("() => Number(document.documentElement.dataset.pictures ?? 0) > 0");
+    page.waitForFunction(SEEN);
   }
 
   /** Opens the page anew and waits for its picture. */
   void reload() {
     page.reload();
-    page.waitForFunction("() => Number(document.documentElement.dataset.pictures ?? 0) > 0");
+    page.waitForFunction(SEEN);
+  }
+
+  /** Adds a pass by its button and waits for the picture with it. */
+  Locator add(String button, String kind) {
+    waitForPicture(() -> button(button).click());
+    return passes(kind).last();
+  }
+
+  /** A new region with an ellipse in it. */
+  void ellipse(double... places) {
+    page.keyboard().press("n");
+    page.keyboard().press("e");
+    drag(places);
+    expectParts(1);
   }
 
   /** The passes of a kind. */

@@ -134,13 +134,13 @@ public final class Pictures {
     page.getByLabel("Amount, number").last().fill("80");
     picture(() -> page.keyboard().press("Enter"));
     page.getByLabel("Leave the region").click();
-    button("Transmission").click();
-    page.getByAltText("Transmission").waitFor();
+    button("Haze map").click();
+    page.getByAltText("Haze map").waitFor();
     page.evaluate("() => document.getElementById('stage-7').scrollIntoView()");
     page.mouse().move(5, 5);
     rest();
     keep("air");
-    button("Transmission").click();
+    button("Haze map").click();
   }
 
   /** The Long table room: a region of several kinds of part, then the lights taken apart. */

@@ -8,13 +8,10 @@ import com.microsoft.playwright.options.AriaRole;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.MethodOrderer;
-import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.TestMethodOrder;
 
 /** Proposals, tone, colour, air and detail on a small view. */
-@TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class TonesTest {
   private static Bench bench;
   private static Page page;
@@ -23,6 +20,11 @@ class TonesTest {
   static void begin() {
     bench = new Bench("tones_test", "Instrument room");
     page = bench.page;
+  }
+
+  @BeforeEach
+  void windowsAlone() {
+    bench.begin(Bench.WINDOWS);
   }
 
   @AfterAll
@@ -36,8 +38,8 @@ class TonesTest {
 
   /** From card to balanced without a click; each pass says why, and can be proposed again. */
   @Test
-  @Order(1)
   void theFirstVersionIsCompleteAndAStageCanBeProposedAnew() {
+    bench.begin(Bench.FIRST_VERSION);
     assertThat(bench.passes("bring-frame")).hasCount(1);
     assertThat(bench.passes("tone")).hasCount(1);
     bench.passes("tone").first().click(new Locator.ClickOptions().setPosition(30, 12));
@@ -50,12 +52,10 @@ class TonesTest {
     assertThat(bench.passes("tone")).hasCount(0);
     bench.undo();
     assertThat(bench.passes("tone")).hasCount(1);
-    Bench.windowsAlone(page);
   }
 
   /** For a view without them: the windows in one step. */
   @Test
-  @Order(2)
   void windowsComeInOneStep() {
     bench.passes("bring-frame").first().click(new Locator.ClickOptions().setPosition(30, 12));
     bench.waitForPicture(() -> bench.button("Remove this pass").click());
@@ -66,7 +66,6 @@ class TonesTest {
   }
 
   @Test
-  @Order(3)
   void theWhitePointShowsWhatBurnsWhileItMoves() {
     bench.waitForPicture(() -> bench.button("White and black point").click());
     Locator white =
@@ -80,7 +79,6 @@ class TonesTest {
   }
 
   @Test
-  @Order(4)
   void aCurveIsBentByKeysAndByMouseAndSurvivesReload() {
     bench.waitForPicture(() -> bench.button("Curve").click());
     Locator point =
@@ -111,8 +109,8 @@ class TonesTest {
   }
 
   @Test
-  @Order(5)
   void aStageAndAPassAreSeenWithoutForAsLongAsAKeyIsHeld() {
+    bench.add("Tone", "tone");
     Locator stage = page.getByLabel("Hold: before the stage Tone");
     stage.focus();
     page.keyboard().down("Space");
@@ -122,7 +120,6 @@ class TonesTest {
   }
 
   @Test
-  @Order(6)
   void fillHueWashAndDetailAreAddedWithCarefulValues() {
     bench.waitForPicture(() -> bench.button("Fill").click());
     assertThat(bench.passes("fill").first()).containsText("darker than −3.5 st by +40");
@@ -137,18 +134,16 @@ class TonesTest {
   }
 
   @Test
-  @Order(7)
   void hazeShowsWhatItLetsThrough() {
     bench.waitForPicture(() -> bench.button("Clear haze").click());
-    bench.button("Transmission").click();
-    assertThat(page.getByAltText("Transmission")).isVisible();
-    bench.button("Transmission").click();
-    assertThat(page.getByAltText("Transmission")).hasCount(0);
+    bench.button("Haze map").click();
+    assertThat(page.getByAltText("Haze map")).isVisible();
+    bench.button("Haze map").click();
+    assertThat(page.getByAltText("Haze map")).hasCount(0);
   }
 
   /** One ellipse to a lamp; where none is found, the stage says so. */
   @Test
-  @Order(8)
   void lampsGetAGlowOrAReasonWhyNot() {
     int regions = page.getByLabel(Pattern.compile("^Region ")).count();
     bench.button("Propose for Lights").click();
@@ -162,7 +157,6 @@ class TonesTest {
   }
 
   @Test
-  @Order(9)
   void saturationFollowsToneIfWantedAndSurvivesReload() {
     bench.waitForPicture(() -> bench.button("Tone").click());
     bench.waitForPicture(() -> bench.set("Contrast", "30"));
@@ -177,8 +171,8 @@ class TonesTest {
 
   /** Haze that is cleared already is not proposed again; each time the stage says what it found. */
   @Test
-  @Order(10)
   void hazeIsProposedWithAReason() {
+    bench.add("Clear haze", "clear-haze");
     int before = bench.passes("clear-haze").count();
     bench.button("Propose for Air").click();
     assertThat(bench.stage("Air").getByText("Haze is cleared already.")).isVisible();

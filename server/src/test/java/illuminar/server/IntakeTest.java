@@ -95,11 +95,14 @@ class IntakeTest {
 
   @Test
   void aViewNeedsAName() {
-    String order =
-        "{\"views\":[{\"name\":\"%s\",\"anchor\":\"FWH_0112.JPG\",\"frames\":[{\"name\":\"FWH_0112.JPG\",\"role\":\"AMBIENT\"}]}]}";
     for (String blank : new String[] {"", "   "}) {
       HttpResponse<String> refused =
-          visitor.post("/api/shoots/" + shoot + "/intake", String.format(order, blank));
+          visitor.post(
+              "/api/shoots/" + shoot + "/intake",
+              """
+              {"views":[{"name":"%s","anchor":"FWH_0112.JPG",
+              "frames":[{"name":"FWH_0112.JPG","role":"AMBIENT"}]}]}"""
+                  .formatted(blank));
       assertThat(refused.statusCode()).isEqualTo(422);
       assertThat(refused.body()).contains("Give the view a name.");
     }

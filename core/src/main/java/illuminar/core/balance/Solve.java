@@ -18,11 +18,12 @@ public final class Solve {
   public static final double COLOURED = 25;
 
   /** Light, warmer, tint and saturation, as far as the controls go. */
-  private static final List<Numbers.Number> CONTROLS = Numbers.of(Balance.class);
+  private static final List<Numbers.NumberControl> CONTROLS = Numbers.of(Balance.class);
 
   private static final double[] LEAST =
-      CONTROLS.stream().mapToDouble(Numbers.Number::from).toArray();
-  private static final double[] MOST = CONTROLS.stream().mapToDouble(Numbers.Number::to).toArray();
+      CONTROLS.stream().mapToDouble(Numbers.NumberControl::from).toArray();
+  private static final double[] MOST =
+      CONTROLS.stream().mapToDouble(Numbers.NumberControl::to).toArray();
 
   /** Steps in which the controls are felt alike, for damping and differences. */
   private static final double[] STEP = {0.05, 2, 2, 0.02};

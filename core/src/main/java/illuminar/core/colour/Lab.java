@@ -12,9 +12,9 @@ public record Lab(double l, double a, double b) {
 
   /** From XYZ relative to D50, Y = 1 at white. */
   public static Lab ofXyz(double x, double y, double z) {
-    double fx = f(x / Space.D50_XYZ[0]);
+    double fx = f(x / Space.D50_X);
     double fy = f(y);
-    double fz = f(z / Space.D50_XYZ[2]);
+    double fz = f(z / Space.D50_Z);
     return new Lab(116 * fy - 16, 500 * (fx - fy), 200 * (fy - fz));
   }
 
@@ -33,8 +33,8 @@ public record Lab(double l, double a, double b) {
   /** The linear BT.2020 colour that has these coordinates; may lie outside 0 to 1. */
   public double[] work() {
     double fy = (l + 16) / 116;
-    double x = Space.D50_XYZ[0] * back(fy + a / 500);
-    double z = Space.D50_XYZ[2] * back(fy - b / 200);
+    double x = Space.D50_X * back(fy + a / 500);
+    double z = Space.D50_Z * back(fy - b / 200);
     return TO_WORK.apply(x, back(fy), z);
   }
 

@@ -8,18 +8,23 @@ package illuminar.core.colour;
  */
 public final class Space {
   /** White point D65 as x, y (ITU-R BT.709, BT.2020). */
-  public static final double[] D65 = {0.3127, 0.3290};
+  public static final double D65_X = 0.3127;
 
-  /** White point D50 as X, Y, Z (ICC.1 profile connection space). */
-  public static final double[] D50_XYZ = {0.96422, 1.0, 0.82521};
+  public static final double D65_Y = 0.3290;
+
+  /** White point D50 as X and Z at Y = 1 (ICC.1 profile connection space). */
+  public static final double D50_X = 0.96422;
+
+  public static final double D50_Z = 0.82521;
+
+  private static final double[] D50_XYZ = {D50_X, 1.0, D50_Z};
 
   /** Linear BT.2020 to XYZ, D65. */
   public static final Matrix3 WORK_TO_XYZ =
-      toXyz(0.708, 0.292, 0.170, 0.797, 0.131, 0.046, D65[0], D65[1]);
+      toXyz(0.708, 0.292, 0.170, 0.797, 0.131, 0.046, D65_X, D65_Y);
 
   /** Linear sRGB to XYZ, D65. */
-  public static final Matrix3 SRGB_TO_XYZ =
-      toXyz(0.64, 0.33, 0.30, 0.60, 0.15, 0.06, D65[0], D65[1]);
+  public static final Matrix3 SRGB_TO_XYZ = toXyz(0.64, 0.33, 0.30, 0.60, 0.15, 0.06, D65_X, D65_Y);
 
   /** Linear sRGB to linear BT.2020. */
   public static final Matrix3 SRGB_TO_WORK = WORK_TO_XYZ.inverse().after(SRGB_TO_XYZ);
@@ -32,7 +37,7 @@ public final class Space {
 
   /** Linear BT.2020 to XYZ relative to D50. */
   public static final Matrix3 WORK_TO_XYZ_D50 =
-      adapt(xyz(D65[0], D65[1]), D50_XYZ).after(WORK_TO_XYZ);
+      adapt(xyz(D65_X, D65_Y), D50_XYZ).after(WORK_TO_XYZ);
 
   /** Weights of linear BT.2020 in luminance Y. */
   public static final float LUMA_R = (float) WORK_TO_XYZ.d();

@@ -27,11 +27,11 @@ public final class WhiteShift {
     double[] neutral = uv(Locus.planck(1e6 / NEUTRAL));
     // a source bluer than the neutral one is what makes the picture warmer when adapted to
     double[] shifted = uv(Locus.planck(1e6 / Math.max(50, NEUTRAL - mired)));
-    double[] white = uv(Space.D65);
+    double[] white = uv(new double[] {Space.D65_X, Space.D65_Y});
     double u = white[0] + shifted[0] - neutral[0];
     double v = white[1] + shifted[1] - neutral[1] + tint / 100 * TINT;
     double[] from = xyz(u, v);
-    double[] to = Space.xyz(Space.D65[0], Space.D65[1]);
+    double[] to = Space.xyz(Space.D65_X, Space.D65_Y);
     return Space.SRGB_TO_XYZ.inverse().after(Space.adapt(from, to)).after(Space.SRGB_TO_XYZ);
   }
 

@@ -11,7 +11,7 @@ import java.util.Map;
 public final class Numbers {
 
   /** One number: its name in the record, and how it is offered. */
-  public record Number(
+  public record NumberControl(
       String name,
       String label,
       String unit,
@@ -44,13 +44,13 @@ public final class Numbers {
   private Numbers() {}
 
   /** All of a record's, in its order. */
-  public static List<Number> of(Class<?> type) {
-    List<Number> numbers = new ArrayList<>();
+  public static List<NumberControl> of(Class<?> type) {
+    List<NumberControl> numbers = new ArrayList<>();
     for (RecordComponent c : type.getRecordComponents()) {
       Control k = CONTROLS.get(type).get(c.getName());
       if (k != null) {
         numbers.add(
-            new Number(
+            new NumberControl(
                 c.getName(),
                 k.label(),
                 k.unit(),

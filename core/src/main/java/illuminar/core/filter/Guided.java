@@ -19,7 +19,7 @@ public record Guided(Plane slope, Plane offset) {
    */
   public static Guided of(Plane guide, Plane input, int radius, float epsilon) {
     int n = guide.data().length;
-    boolean self = guide == input;
+    boolean self = guide.data() == input.data();
     Plane[] means =
         Box.means(
             radius,

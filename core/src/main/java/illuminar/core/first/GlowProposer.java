@@ -2,6 +2,7 @@ package illuminar.core.first;
 
 import illuminar.core.analysis.Analysis;
 import illuminar.core.analysis.window.Panes;
+import illuminar.core.colour.Burnt;
 import illuminar.core.pass.Where;
 import illuminar.core.pass.kinds.Glow;
 import illuminar.core.picture.FloodFill;
@@ -22,8 +23,6 @@ import java.util.List;
  * last, so that none is an exact copy (common practice, no source).
  */
 final class GlowProposer implements Proposer {
-  private static final float BURNT = 0.97f;
-
   /** Shares of the picture between which a burnt spot may be a lamp. */
   private static final double LEAST = 0.00003;
 
@@ -84,10 +83,11 @@ final class GlowProposer implements Proposer {
     }
     List<Spot> found = new ArrayList<>();
     for (int i = 0; i < seen.length; i++) {
-      if (!seen[i] && p.mostAt(i) > BURNT) {
+      if (!seen[i] && p.mostAt(i) > Burnt.LAMP) {
         Spot spot =
             spot(
-                FloodFill.of(i, p.width(), p.height(), true, seen, (a, b) -> p.mostAt(b) > BURNT),
+                FloodFill.of(
+                    i, p.width(), p.height(), true, seen, (a, b) -> p.mostAt(b) > Burnt.LAMP),
                 p);
         double share = (double) spot.pixels / seen.length;
         int box = (spot.x1 - spot.x0 + 1) * (spot.y1 - spot.y0 + 1);

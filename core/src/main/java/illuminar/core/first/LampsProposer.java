@@ -1,6 +1,7 @@
 package illuminar.core.first;
 
 import illuminar.core.analysis.Analysis;
+import illuminar.core.colour.Burnt;
 import illuminar.core.frame.Frame;
 import illuminar.core.pass.Where;
 import illuminar.core.pass.kinds.RestoreLight;
@@ -18,8 +19,6 @@ import java.util.Locale;
 
 /** Lamps and other burnt light beside the windows, restored from the darkest frame. */
 final class LampsProposer implements Proposer {
-  private static final float BURNT = 0.97f;
-
   /** Share of the picture below which burnt spots are left alone. */
   private static final double LEAST = 0.0003;
 
@@ -70,7 +69,7 @@ final class LampsProposer implements Proposer {
     Picture p = analysis.draw(anchor.id(), analysis.raster());
     double sum = 0;
     for (int i = 0; i < in.length; i++) {
-      if (p.mostAt(i) > BURNT) {
+      if (p.mostAt(i) > Burnt.LAMP) {
         sum += in[i];
       }
     }

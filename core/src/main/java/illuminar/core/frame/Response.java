@@ -1,5 +1,6 @@
 package illuminar.core.frame;
 
+import illuminar.core.colour.Space;
 import illuminar.core.colour.Srgb;
 import java.util.Arrays;
 
@@ -103,7 +104,7 @@ public final class Response {
 
   /** Luminance of the light behind a display-linear colour with sRGB primaries, by table. */
   public float luminance(float r, float g, float b) {
-    return 0.2126f * toLight(0, r) + 0.7152f * toLight(1, g) + 0.0722f * toLight(2, b);
+    return Space.srgbLuminance(toLight(0, r), toLight(1, g), toLight(2, b));
   }
 
   /** From display-linear values to those of the same light times {@code gain}. */

@@ -1,6 +1,7 @@
 package illuminar.core.ground;
 
 import illuminar.core.analysis.Analysis;
+import illuminar.core.colour.Space;
 import illuminar.core.colour.Srgb;
 import illuminar.core.colour.Stops;
 import illuminar.core.colour.WorkingSpace;
@@ -122,7 +123,7 @@ public final class RadianceMergeWork implements GroundWork {
   }
 
   private static float tone(float[][] light, int i) {
-    return Stops.of(0.2126f * light[0][i] + 0.7152f * light[1][i] + 0.0722f * light[2][i]);
+    return Stops.of(Space.srgbLuminance(light[0][i], light[1][i], light[2][i]));
   }
 
   @Override

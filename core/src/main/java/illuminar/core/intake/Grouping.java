@@ -122,7 +122,7 @@ public final class Grouping {
     if (lampsOff) {
       return Role.LAMPS_OFF;
     }
-    return window.isPresent() && window.get() == f ? Role.WINDOW : Role.AMBIENT;
+    return window.isPresent() && window.get().equals(f) ? Role.WINDOW : Role.AMBIENT;
   }
 
   /** Whether a frame comes after a finished bracket and takes one of its exposures once more. */

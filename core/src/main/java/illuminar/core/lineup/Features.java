@@ -1,5 +1,6 @@
 package illuminar.core.lineup;
 
+import illuminar.core.colour.Space;
 import illuminar.core.colour.Srgb;
 import illuminar.core.filter.Box;
 import illuminar.core.filter.Gauss;
@@ -51,8 +52,7 @@ record Features(Plane value, Plane trust, Plane apart, double burnt, byte[] bits
     int n = p.r().length;
     Plane grey = Plane.of(p.width(), p.height());
     for (int i = 0; i < n; i++) {
-      grey.data()[i] =
-          Srgb.encodeFast(0.2126f * p.r()[i] + 0.7152f * p.g()[i] + 0.0722f * p.b()[i]);
+      grey.data()[i] = Srgb.encodeFast(Space.srgbLuminance(p.r()[i], p.g()[i], p.b()[i]));
     }
     if (burntTells) {
       // clipping makes edges so sharp that a fit between whole pixels finds no fraction of one

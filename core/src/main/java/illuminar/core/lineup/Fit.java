@@ -114,7 +114,7 @@ record Fit(Similarity move, double spread, double shared) {
       if (u < 1 || v < 1 || u > frame.value().width() - 2 || v > frame.value().height() - 2) {
         continue;
       }
-      int at = (int) v * fw + (int) u;
+      int at = ((int) v) * fw + (int) u;
       float su = (float) (u - (int) u);
       float sv = (float) (v - (int) v);
       float other = between(frame.trust().data(), at, fw, su, sv);

@@ -1,5 +1,6 @@
 package illuminar.core.lineup;
 
+import illuminar.core.colour.Burnt;
 import illuminar.core.filter.Box;
 import illuminar.core.frame.Curve;
 import illuminar.core.frame.Frame;
@@ -31,9 +32,6 @@ final class SameLight {
 
   /** Pixels at full size by which a frame that was found before may still be moved. */
   private static final double MOST = 1.5;
-
-  /** Display-linear value from which on the darker frame is taken for burnt, and how far over. */
-  private static final float BURNT = 0.97f;
 
   private static final float FAR_OVER = 100;
 
@@ -166,7 +164,9 @@ final class SameLight {
     Plane light = Plane.of(p.width(), p.height());
     for (int i = 0; i < light.data().length; i++) {
       light.data()[i] =
-          p.mostAt(i) > BURNT ? FAR_OVER : gain * response.luminance(p.r()[i], p.g()[i], p.b()[i]);
+          p.mostAt(i) > Burnt.LAMP
+              ? FAR_OVER
+              : gain * response.luminance(p.r()[i], p.g()[i], p.b()[i]);
     }
     Plane near = Box.mean(light, Features.radius(p.width(), p.height()));
     for (int i = 0; i < near.data().length; i++) {

@@ -1,5 +1,6 @@
 package illuminar.core.measure;
 
+import illuminar.core.colour.Burnt;
 import illuminar.core.colour.Space;
 import illuminar.core.colour.Stops;
 import illuminar.core.picture.Picture;
@@ -45,7 +46,7 @@ public record Histogram(
       bins[1][bin(r)]++;
       bins[2][bin(g)]++;
       bins[3][bin(b)]++;
-      burnt += Math.max(r, Math.max(g, b)) >= 0.997f ? 1 : 0;
+      burnt += Math.max(r, Math.max(g, b)) >= Burnt.ON_SCREEN ? 1 : 0;
       blocked += y < 0.00016f ? 1 : 0;
     }
     return new Histogram(

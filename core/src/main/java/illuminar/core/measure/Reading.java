@@ -1,5 +1,6 @@
 package illuminar.core.measure;
 
+import illuminar.core.colour.Burnt;
 import illuminar.core.colour.Lab;
 import illuminar.core.colour.Matrix3;
 import illuminar.core.colour.Space;
@@ -38,7 +39,7 @@ public record Reading(Lab lab, double spread, double stops, int[] srgb, boolean 
           sum[c] += clip(p.channel(c)[i]);
         }
         float most = Math.max(p.r()[i], Math.max(p.g()[i], p.b()[i]));
-        bad += most >= 0.997f || most < 0.0003f ? 1 : 0;
+        bad += most >= Burnt.ON_SCREEN || most < 0.0003f ? 1 : 0;
         n++;
       }
     }

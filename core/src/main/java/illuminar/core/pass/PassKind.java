@@ -21,7 +21,7 @@ public record PassKind(
     boolean asksRegion,
     boolean relights,
     Class<? extends Move> type,
-    List<Numbers.Number> controls,
+    List<Numbers.NumberControl> controls,
     List<String> frames,
     List<Choice> choices) {
 
@@ -74,7 +74,7 @@ public record PassKind(
 
   /** How far a control stands from its default, as a share of its range. */
   private double off(Move move, String control) {
-    Numbers.Number number =
+    Numbers.NumberControl number =
         controls.stream().filter(n -> n.name().equals(control)).findFirst().orElseThrow();
     return (number(move, control) - number.defaultValue()) / (number.to() - number.from());
   }

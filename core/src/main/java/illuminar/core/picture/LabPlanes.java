@@ -17,8 +17,8 @@ public record LabPlanes(int width, int height, float[] l, float[] a, float[] b) 
     int n = p.r().length;
     LabPlanes out = new LabPlanes(p.width(), p.height(), new float[n], new float[n], new float[n]);
     float[] m = Space.WORK_TO_XYZ_D50.floats();
-    float wx = (float) (1 / Space.D50_XYZ[0]);
-    float wz = (float) (1 / Space.D50_XYZ[2]);
+    float wx = (float) (1 / Space.D50_X);
+    float wz = (float) (1 / Space.D50_Z);
     Bands.of(
         p.height(),
         BAND,

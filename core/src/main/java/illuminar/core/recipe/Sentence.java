@@ -20,7 +20,7 @@ public final class Sentence {
   public static String of(Pass pass, Recipe recipe, Function<String, String> frameName) {
     PassKind kind = PassKind.of(pass.move());
     String text = kind.sentence();
-    for (Numbers.Number number : kind.controls()) {
+    for (Numbers.NumberControl number : kind.controls()) {
       text =
           text.replace(
               "{" + number.name() + "}", amount(value(pass, number.name()), number.unit()));
@@ -126,7 +126,7 @@ public final class Sentence {
       return name + " at " + Math.round(after.strength() * 100) + " %";
     }
     if (before.move().getClass() == after.move().getClass()) {
-      for (Numbers.Number number : kind.controls()) {
+      for (Numbers.NumberControl number : kind.controls()) {
         double v = value(after, number.name());
         if (value(before, number.name()) != v) {
           return name

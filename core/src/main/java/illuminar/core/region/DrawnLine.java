@@ -26,7 +26,7 @@ public record DrawnLine(List<Point> points, List<Double> pressure) {
     if (text.isBlank()) {
       return new DrawnLine(points, pressure);
     }
-    for (String place : text.strip().split(" ")) {
+    for (String place : text.strip().split(" ", -1)) {
       String[] numbers = place.split(",", -1);
       try {
         if (numbers.length > 3) {

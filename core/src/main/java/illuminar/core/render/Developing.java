@@ -26,6 +26,10 @@ record Developing(Picture light, Tones tones) implements PassInput.Below {
     return new Developing(light, Tones.NONE);
   }
 
+  boolean nothing() {
+    return light.r() == NOTHING.light.r();
+  }
+
   boolean pending() {
     return tones.stops().length > 0;
   }

@@ -147,7 +147,7 @@ final class Masks {
       Raster at = whole.holds(raster) ? whole : raster;
       Supplier<Picture> make = () -> grounds.at(ground, at);
       Picture all =
-          at == whole || at.equals(analysis.raster())
+          at.equals(whole) || at.equals(analysis.raster())
               ? cache.get(new GroundKey(ground, at), Picture.class, at.pixels() * 12L, make)
               : make.get();
       return all.part(at, raster);
@@ -160,7 +160,7 @@ final class Masks {
 
     @Override
     public Picture below(Raster raster) {
-      if (below == Developing.NOTHING || !whole.holds(raster)) {
+      if (below.nothing() || !whole.holds(raster)) {
         throw new IllegalStateException("a region that looks below belongs to a pass");
       }
       return below.settled().part(whole, raster);

@@ -1,10 +1,8 @@
 package illuminar.core.watch;
 
 import illuminar.core.analysis.Analysis;
+import illuminar.core.colour.Space;
 import illuminar.core.colour.Stops;
-import illuminar.core.filter.Box;
-import illuminar.core.filter.Gauss;
-import illuminar.core.filter.Guided;
 import illuminar.core.frame.Frame;
 import illuminar.core.frame.Response;
 import illuminar.core.ground.Ground;
@@ -41,20 +39,6 @@ public final class Watch {
 
   /** Colour difference from which on overspray is seen. */
   private static final float OVERSPRAY = 1.5f;
-
-  /** Share of the texture's slope below which lifted darks are mud. */
-  private static final float SLOPE = 0.6f;
-
-  /** Stops by which darks must be lifted over the picture's middle gain to be looked at. */
-  private static final float LIFTED = 0.5f;
-
-  /** Tones of the picture that count as dark, in stops below white. */
-  private static final float DARKEST = -9;
-
-  private static final float DARK = -3.2f;
-
-  /** Deviation of the light's texture in stops below which it is noise. */
-  private static final float TEXTURE = 0.06f;
 
   private static final int MOST = 5;
 
@@ -118,7 +102,7 @@ public final class Watch {
       Picture p = analysis.draw(f.id(), raster);
       for (int i = 0; i < weights.length; i++) {
         float most = Math.max(p.r()[i], Math.max(p.g()[i], p.b()[i]));
-        float tone = 0.2126f * p.r()[i] + 0.7152f * p.g()[i] + 0.0722f * p.b()[i];
+        float tone = Space.srgbLuminance(p.r()[i], p.g()[i], p.b()[i]);
         float weight = Math.max(1e-4f, Math.min(1, tone * 12) * Math.min(1, (1 - most) * 12));
         sum.data()[i] +=
             weight
@@ -138,7 +122,7 @@ public final class Watch {
     for (Rims.Way way : ways) {
       float own = rim(light, way);
       float rim = beyond(rim(last, way) - relit(way), own);
-      if (Math.abs(rim) < HALO || way.near(last) < DARKEST + 2) {
+      if (Math.abs(rim) < HALO || way.near(last) < Mud.DARKEST + 2) {
         continue;
       }
       double[] share = new double[stops.size()];
@@ -242,73 +226,9 @@ public final class Watch {
   }
 
   private List<Finding> mud() {
-    int radius = 9;
-    Plane last = stops.get(stops.size() - 1);
-    Plane ground = texture(light);
-    Plane variance = Box.mean(Guided.product(ground, ground), radius);
-    List<Plane> slopes = new ArrayList<>();
-    for (Plane p : stops) {
-      slopes.add(Box.mean(Guided.product(texture(p), ground), radius));
-    }
-    Plane gain = texture(less(last, light));
-    Plane cut = Box.mean(Guided.product(gain, gain), radius);
-    Plane dark = Box.mean(last, radius);
-    float middle = middleGain(last);
-    Spots spots = new Spots(raster.width(), raster.height(), stops.size());
-    double[] share = new double[stops.size()];
-    for (int y = radius; y < raster.height() - radius; y += 2) {
-      for (int x = radius; x < raster.width() - radius; x += 2) {
-        int i = y * raster.width() + x;
-        float v = variance.data()[i];
-        float lifted = last.data()[i] - light.data()[i] - middle;
-        float tone = dark.data()[i];
-        // where a region ends, the gain varies more than any texture that it could flatten
-        if (v < TEXTURE * TEXTURE
-            || cut.data()[i] > v
-            || tone > DARK
-            || tone < DARKEST
-            || lifted < LIFTED) {
-          continue;
-        }
-        float slope = slopes.get(slopes.size() - 1).data()[i] / v;
-        if (slope < SLOPE) {
-          share[0] = 1 - slopes.get(0).data()[i] / v;
-          for (int k = 1; k < share.length; k++) {
-            share[k] = (slopes.get(k - 1).data()[i] - slopes.get(k).data()[i]) / v;
-          }
-          spots.add(x, y, 1 - slope, share);
-        }
-      }
-    }
-    return spots.all(24, MOST).stream()
-        .map(s -> finding(Fault.MUD, s, mends(Fault.MUD, s.step())))
-        .toList();
-  }
-
-  /** Half of the picture is lifted by more than this. */
-  private float middleGain(Plane last) {
-    float[] gains = new float[last.data().length];
-    for (int i = 0; i < gains.length; i++) {
-      gains[i] = last.data()[i] - light.data()[i];
-    }
-    java.util.Arrays.sort(gains);
-    return gains[gains.length / 2];
-  }
-
-  private static Plane texture(Plane p) {
-    Plane smooth = Gauss.smooth(p, 4);
-    for (int i = 0; i < smooth.data().length; i++) {
-      // what is an edge and no texture is cut off, so that it does not stand for its surroundings
-      smooth.data()[i] = Math.max(-0.6f, Math.min(0.6f, p.data()[i] - smooth.data()[i]));
-    }
-    return smooth;
-  }
-
-  private static Plane less(Plane a, Plane b) {
-    Plane out = a.copy();
-    for (int i = 0; i < out.data().length; i++) {
-      out.data()[i] -= b.data()[i];
-    }
-    return out;
+    return new Mud(light, raster, stops)
+        .spots().all(24, MOST).stream()
+            .map(s -> finding(Fault.MUD, s, mends(Fault.MUD, s.step())))
+            .toList();
   }
 }

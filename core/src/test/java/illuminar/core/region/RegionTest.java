@@ -208,7 +208,7 @@ class RegionTest {
     }
     assertThat(Panes.of(ANALYSIS).count()).isEqualTo(4);
     assertThat(both / either).isGreaterThan(0.97);
-    assertThat(found[(int) (240 * 0.44) * 360 + 150]).as("bar").isLessThan(0.05f);
+    assertThat(found[105 * 360 + 150]).as("bar").isLessThan(0.05f);
   }
 
   @Test

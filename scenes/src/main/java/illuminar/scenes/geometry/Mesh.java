@@ -5,7 +5,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.IdentityHashMap;
 import java.util.List;
-import java.util.Map;
 
 /**
  * Triangles with smooth normals and materials, and the builders a furniture maker needs. Shapes are
@@ -34,7 +33,7 @@ public final class Mesh {
     int[] material = new int[4096];
     int count;
     final List<Material> materials = new ArrayList<>();
-    final Map<Material, Integer> index = new IdentityHashMap<>();
+    final IdentityHashMap<Material, Integer> index = new IdentityHashMap<>();
   }
 
   private final Store store;

@@ -116,19 +116,19 @@ public final class Materials {
   }
 
   /** Field, border and pattern of a red rug. */
-  public static final double[][] RED = {
-    {0.30, 0.055, 0.045}, {0.035, 0.065, 0.13}, {0.50, 0.39, 0.25}
-  };
+  public static double[][] red() {
+    return new double[][] {{0.30, 0.055, 0.045}, {0.035, 0.065, 0.13}, {0.50, 0.39, 0.25}};
+  }
 
   /** Field, border and pattern of a blue rug. */
-  public static final double[][] BLUE = {
-    {0.045, 0.085, 0.135}, {0.27, 0.10, 0.05}, {0.46, 0.40, 0.30}
-  };
+  public static double[][] blue() {
+    return new double[][] {{0.045, 0.085, 0.135}, {0.27, 0.10, 0.05}, {0.46, 0.40, 0.30}};
+  }
 
   /** Field, border and pattern of a pale rug. */
-  public static final double[][] PALE = {
-    {0.47, 0.42, 0.33}, {0.20, 0.23, 0.20}, {0.30, 0.12, 0.07}
-  };
+  public static double[][] pale() {
+    return new double[][] {{0.47, 0.42, 0.33}, {0.20, 0.23, 0.20}, {0.30, 0.12, 0.07}};
+  }
 
   /** A woven rug centred at (cx, cz), half sizes in metres. */
   public static Material rug(double cx, double cz, double hx, double hz, double[][] colours) {

@@ -2,7 +2,7 @@ package illuminar.scenes.render;
 
 import illuminar.scenes.geometry.Bvh;
 import illuminar.scenes.material.Material;
-import java.util.Map;
+import java.util.IdentityHashMap;
 import java.util.SplittableRandom;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.IntConsumer;
@@ -22,7 +22,7 @@ final class PathTracer {
   private final Scene scene;
   private final Bvh bvh;
   private final Transport transport;
-  private final Map<Material, Integer> parts;
+  private final IdentityHashMap<Material, Integer> parts;
   private final int groups;
   private final Lens lens;
 

@@ -100,8 +100,8 @@ public record Scene(
   }
 
   /** Number of the part that each named surface belongs to. */
-  Map<Material, Integer> partNumbers() {
-    Map<Material, Integer> numbers = new IdentityHashMap<>();
+  IdentityHashMap<Material, Integer> partNumbers() {
+    IdentityHashMap<Material, Integer> numbers = new IdentityHashMap<>();
     int k = 0;
     for (List<Material> surfaces : parts.values()) {
       for (Material m : surfaces) {

@@ -281,7 +281,7 @@ public final class DormerRoom {
         0.012,
         3.0,
         0.004,
-        Materials.rug(-0.05, 2.37, 0.9, 0.62, Materials.PALE));
+        Materials.rug(-0.05, 2.37, 0.9, 0.62, Materials.pale()));
     Furniture.chair(m.at(-0.62, 0, 1.05, 152), PINE_UPRIGHT, Materials.cloth(0.2, 0.24, 0.2, 400));
     // a night table with a lamp that is off, a book and a glass
     Mesh table = m.at(0.98, 0, 0.92, 0);

@@ -100,7 +100,7 @@ public final class FrontAtDusk {
     }
     Joinery.wall(upper, -HALF, HALF, EAVES - 3.2, 0.4, WALL, holes);
     for (Joinery.Hole h : holes) {
-      window(upper, h, h == holes[2] ? 5 : -1);
+      window(upper, h, h.equals(holes[2]) ? 5 : -1);
     }
     window(m, BELOW[0], 1);
     window(m, BELOW[2], 2);
@@ -248,7 +248,7 @@ public final class FrontAtDusk {
 
   private static boolean inHole(double x, double y) {
     for (Joinery.Hole h : BELOW) {
-      double side = h == DOOR ? 0.22 : 0.13;
+      double side = h.equals(DOOR) ? 0.22 : 0.13;
       if (x + TILE > h.x0() - side
           && x < h.x1() + side
           && y + TILE > h.y0() - 0.12

@@ -384,7 +384,7 @@ public final class InstrumentRoom {
         0.012,
         3.05,
         0.004,
-        Materials.rug(0.05, 2.2, 1.20, 0.85, Materials.RED));
+        Materials.rug(0.05, 2.2, 1.20, 0.85, Materials.red()));
     Furniture.telescope(m.at(1.33, 0, 0.62, 148), WALNUT_UPRIGHT);
     armchair(m.at(1.42, 0.012, 1.95, 52));
     // a low chest with a folded blanket, against the left wall

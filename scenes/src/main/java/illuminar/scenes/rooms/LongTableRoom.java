@@ -373,6 +373,6 @@ public final class LongTableRoom {
         0.012,
         5.9,
         0.004,
-        Materials.rug(-0.15, 3.7, 1.6, 2.2, Materials.BLUE));
+        Materials.rug(-0.15, 3.7, 1.6, 2.2, Materials.blue()));
   }
 }

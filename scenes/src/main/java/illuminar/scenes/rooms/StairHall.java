@@ -241,7 +241,14 @@ public final class StairHall {
           s[0] > 0 ? OAK_UPRIGHT : Furniture.IRON);
     }
     m.box(
-        -0.95, 0, 2.2, -0.05, 0.01, 4.6, 0.004, Materials.rug(-0.5, 3.4, 0.45, 1.2, Materials.RED));
+        -0.95,
+        0,
+        2.2,
+        -0.05,
+        0.01,
+        4.6,
+        0.004,
+        Materials.rug(-0.5, 3.4, 0.45, 1.2, Materials.red()));
     // a lantern that is off
     m.rod(
         new double[] {-0.5, 2.42, 3.6}, new double[] {-0.5, 2.75, 3.6}, 0.006, 10, Furniture.BRASS);

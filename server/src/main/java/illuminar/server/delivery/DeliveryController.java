@@ -80,7 +80,7 @@ class DeliveryController {
     order.formats().forEach(formats::of);
     if (!here.containsAll(order.views())) {
       throw new Problem(
-          HttpStatus.UNPROCESSABLE_ENTITY,
+          HttpStatus.UNPROCESSABLE_CONTENT,
           "A view in this order is not lined up, or not of this shoot.");
     }
     return jobs.told(

@@ -4,6 +4,7 @@ import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.Schema;
 import java.util.List;
+import java.util.Set;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -25,22 +26,20 @@ class ApiDescription {
   }
 
   /** What a file's tags may lack; everything else is always there. */
-  private static final java.util.Set<String> MAY_LACK =
-      java.util.Set.of("seconds", "aperture", "iso", "taken", "stops");
+  private static final Set<String> MAY_LACK =
+      Set.of("seconds", "aperture", "iso", "taken", "stops");
 
   private static void requireAll(OpenAPI api) {
-    for (var entry : api.getComponents().getSchemas().entrySet()) {
-      Schema<?> schema = entry.getValue();
-      if (schema.getProperties() != null) {
-        schema.setRequired(
-            schema.getProperties().keySet().stream()
-                .filter(
-                    n ->
-                        !MAY_LACK.contains(n)
-                            || n.equals("stops") && entry.getKey().equals("FrameCard"))
-                .sorted()
-                .toList());
-      }
+    api.getComponents().getSchemas().forEach(ApiDescription::requireAll);
+  }
+
+  private static void requireAll(String name, Schema<?> schema) {
+    if (schema.getProperties() != null) {
+      schema.setRequired(
+          schema.getProperties().keySet().stream()
+              .filter(n -> !MAY_LACK.contains(n) || n.equals("stops") && name.equals("FrameCard"))
+              .sorted()
+              .toList());
     }
   }
 }

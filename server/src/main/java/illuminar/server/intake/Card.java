@@ -1,5 +1,6 @@
 package illuminar.server.intake;
 
+import illuminar.core.colour.Burnt;
 import illuminar.core.colour.WorkingSpace;
 import illuminar.core.frame.Codes;
 import illuminar.core.frame.Pyramid;
@@ -161,7 +162,7 @@ public class Card {
     for (int i = 0; i < p.g().length; i++) {
       sum += illuminar.core.colour.Srgb.encodeFast(p.g()[i]);
       float most = Math.max(p.r()[i], Math.max(p.g()[i], p.b()[i]));
-      burnt += most > 0.985f ? 1 : 0;
+      burnt += most > Burnt.IN_FILE ? 1 : 0;
       blocked += most < 0.0009f ? 1 : 0;
     }
     double n = p.g().length;

@@ -129,7 +129,7 @@ class IntakeController {
           .cacheControl(CacheControl.noCache().cachePrivate())
           .body(card.read(name).thumb());
     } catch (BadPicture e) {
-      throw new Problem(HttpStatus.UNPROCESSABLE_ENTITY, e.getMessage());
+      throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, e.getMessage());
     }
   }
 
@@ -151,17 +151,18 @@ class IntakeController {
       Names.checked("view", v.name());
       if (v.frames().isEmpty() || v.frames().stream().noneMatch(f -> f.name().equals(v.anchor()))) {
         throw new Problem(
-            HttpStatus.UNPROCESSABLE_ENTITY, v.name() + " needs frames and one of them as anchor.");
+            HttpStatus.UNPROCESSABLE_CONTENT,
+            v.name() + " needs frames and one of them as anchor.");
       }
       for (Wanted f : v.frames()) {
         card.path(f.name());
         if (!names.add(f.name())) {
-          throw new Problem(HttpStatus.UNPROCESSABLE_ENTITY, f.name() + " is in two views.");
+          throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, f.name() + " is in two views.");
         }
       }
     }
     if (names.isEmpty()) {
-      throw new Problem(HttpStatus.UNPROCESSABLE_ENTITY, "No frames were chosen.");
+      throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "No frames were chosen.");
     }
     List<IntakeWork.PlannedView> plan =
         order.views().stream()

@@ -43,7 +43,7 @@ class RecipeController {
       String stage,
       String sentence,
       boolean asksRegion,
-      List<Numbers.Number> controls,
+      List<Numbers.NumberControl> controls,
       List<String> frames,
       List<PassKind.Choice> choices) {}
 
@@ -65,7 +65,7 @@ class RecipeController {
   }
 
   /** One kind of part or ground as the interface needs it. */
-  record Numbered(String kind, String name, List<Numbers.Number> controls) {}
+  record Numbered(String kind, String name, List<Numbers.NumberControl> controls) {}
 
   @GetMapping("/catalogue/parts")
   List<Numbered> parts() {

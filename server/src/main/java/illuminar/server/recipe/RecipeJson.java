@@ -23,6 +23,7 @@ public class RecipeJson {
   @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
   private interface Kind {}
 
+  @SuppressWarnings("UnusedMethod") // their names alone count
   private abstract static class Plain {
     @JsonIgnore
     abstract boolean all();
@@ -75,7 +76,7 @@ public class RecipeJson {
       return read.get();
     } catch (JacksonException e) {
       throw new Problem(
-          HttpStatus.UNPROCESSABLE_ENTITY,
+          HttpStatus.UNPROCESSABLE_CONTENT,
           refusal(e).orElse("This recipe cannot be read: it was made by another version."));
     }
   }

@@ -26,7 +26,7 @@ class Problems extends ResponseEntityExceptionHandler {
 
   @ExceptionHandler(IllegalArgumentException.class)
   ProblemDetail refused(IllegalArgumentException e) {
-    return ProblemDetail.forStatusAndDetail(HttpStatus.UNPROCESSABLE_ENTITY, e.getMessage());
+    return ProblemDetail.forStatusAndDetail(HttpStatus.UNPROCESSABLE_CONTENT, e.getMessage());
   }
 
   /** A body whose values are refused says which and why; one that cannot be read says no more. */

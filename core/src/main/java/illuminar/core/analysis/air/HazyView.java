@@ -33,9 +33,6 @@ public record HazyView(
     float[] air,
     Optional<LevelGround> land) {
 
-  /** Share of the haziest land that tells the airlight. */
-  private static final double HAZIEST = 0.04;
-
   /** Share of the deviation of the ground as found first that another horizon must stay below. */
   private static final double BETTER = 0.75;
 
@@ -43,13 +40,13 @@ public record HazyView(
   private static final int HAZY_ROWS = 16;
 
   /** Share of the region that a small pixel needs to tell anything. */
-  private static final float WHOLE = 0.5f;
+  static final float WHOLE = 0.5f;
 
   /** The same where its colour is measured. */
-  private static final float ALL = 0.999f;
+  static final float ALL = 0.999f;
 
   /** Share of the sky's light from which on a place counts as sky. */
-  private static final float SKY = 0.85f;
+  static final float SKY = 0.85f;
 
   /** The same above the horizon, where what is far darker is a roof or a tree. */
   private static final float DIM = 0.4f;
@@ -135,7 +132,7 @@ public record HazyView(
 
   private static Distance from(
       int horizon, float[][] c, float[] tone, float[] region, float sky, Raster raster) {
-    float[] air = air(c, tone, region, sky, horizon, raster.width());
+    float[] air = Airlight.of(c, tone, region, sky, horizon, raster.width());
     return new Distance(horizon, air, land(c, air, region, horizon, raster));
   }
 
@@ -232,31 +229,6 @@ public record HazyView(
     return Math.max(0, Math.min(BINS - 1, (int) (BINS * Srgb.encode(light))));
   }
 
-  /**
-   * Colour of the air: the sky's at the horizon (Koschmieder's law), where there is a sky; else the
-   * mean of the haziest land.
-   */
-  private static float[] air(
-      float[][] c, float[] tone, float[] region, float sky, int horizon, int w) {
-    float[] air = new float[3];
-    int used = 0;
-    for (int i = Math.max(0, horizon - 1) * w; i < (horizon + 1) * w; i++) {
-      if (region[i] >= ALL && tone[i] >= SKY * sky) {
-        for (int k = 0; k < 3; k++) {
-          air[k] += c[k][i];
-        }
-        used++;
-      }
-    }
-    if (used == 0) {
-      return haziest(c, tone, region, sky);
-    }
-    for (int k = 0; k < 3; k++) {
-      air[k] = Math.max(0.02f, air[k] / used);
-    }
-    return air;
-  }
-
   /** The lowest row that is mostly sky; −1 where there is none. */
   private static int horizon(float[] tone, float[] region, float sky, int w) {
     for (int row = tone.length / w - 1; row >= 0; row--) {
@@ -273,35 +245,5 @@ public record HazyView(
       }
     }
     return -1;
-  }
-
-  /** Mean colour of the haziest land. */
-  private static float[] haziest(float[][] c, float[] tone, float[] region, float sky) {
-    float[] land = new float[region.length];
-    int n = 0;
-    for (int i = 0; i < region.length; i++) {
-      if (region[i] >= WHOLE && tone[i] < SKY * sky) {
-        land[n++] = tone[i];
-      }
-    }
-    if (n == 0) {
-      return new float[] {1, 1, 1};
-    }
-    Arrays.sort(land, 0, n);
-    float least = land[Math.max(0, n - 1 - (int) (HAZIEST * n))];
-    float[] air = new float[3];
-    int used = 0;
-    for (int i = 0; i < region.length; i++) {
-      if (region[i] >= WHOLE && tone[i] < SKY * sky && tone[i] >= least) {
-        for (int k = 0; k < 3; k++) {
-          air[k] += c[k][i];
-        }
-        used++;
-      }
-    }
-    for (int k = 0; k < 3; k++) {
-      air[k] = Math.max(0.02f, air[k] / used);
-    }
-    return air;
   }
 }

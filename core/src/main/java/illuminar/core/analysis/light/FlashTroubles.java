@@ -1,6 +1,7 @@
 package illuminar.core.analysis.light;
 
 import illuminar.core.analysis.Analysis;
+import illuminar.core.colour.Burnt;
 import illuminar.core.colour.Stops;
 import illuminar.core.colour.WorkingSpace;
 import illuminar.core.filter.Box;
@@ -33,9 +34,6 @@ public final class FlashTroubles {
 
   /** Light below which a relation is mostly noise. */
   private static final float LEAST = 0.004f;
-
-  /** Display-linear value from which a pixel counts as burnt. */
-  private static final float BURNT = 0.92f;
 
   /** Radius of the surroundings, as a share of the long edge. */
   private static final double AROUND = 0.07;
@@ -89,7 +87,7 @@ public final class FlashTroubles {
     Response r = analysis.frames().response();
     for (int i = 0; i < w * h; i++) {
       float a = gain * r.luminance(dark.r()[i], dark.g()[i], dark.b()[i]);
-      if (a > LEAST && dark.mostAt(i) < BURNT) {
+      if (a > LEAST && dark.mostAt(i) < Burnt.NO_FLASH) {
         float f = Math.max(0, r.luminance(lit.r()[i], lit.g()[i], lit.b()[i]) - a);
         light.data()[i] = Stops.of(f + LEAST);
         shown.data()[i] = Stops.of(f + a);

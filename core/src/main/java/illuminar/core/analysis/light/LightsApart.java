@@ -1,6 +1,7 @@
 package illuminar.core.analysis.light;
 
 import illuminar.core.analysis.Analysis;
+import illuminar.core.colour.Burnt;
 import illuminar.core.frame.Frame;
 import illuminar.core.frame.Response;
 import illuminar.core.frame.Role;
@@ -17,9 +18,6 @@ import java.util.Optional;
 public final class LightsApart {
   /** Stops within which two frames count as being at the same settings. */
   private static final double SAME = 0.1;
-
-  /** Display-linear value from which a pixel says no more than that it was bright. */
-  private static final float CLIPPED = 0.96f;
 
   /** Share of pixels that get darker under one light more; above it something moved. */
   private static final double MOVED = 0.02;
@@ -135,7 +133,7 @@ public final class LightsApart {
     int n = a.r().length;
     for (int i = 0; i < n; i++) {
       float most = Math.max(a.r()[i], Math.max(a.g()[i], a.b()[i]));
-      if (most > CLIPPED) {
+      if (most > Burnt.NO_SUM) {
         clipped++;
       } else {
         float lit = r.luminance(a.r()[i], a.g()[i], a.b()[i]);

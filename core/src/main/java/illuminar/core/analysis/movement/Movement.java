@@ -111,7 +111,7 @@ public final class Movement {
         hi = o > hi ? o : hi;
       }
     }
-    return light > hi ? light - hi : light < lo ? lo - light : light == light ? 0 : Float.NaN;
+    return light > hi ? light - hi : light < lo ? lo - light : Float.isNaN(light) ? Float.NaN : 0;
   }
 
   /** Disagreement in stops at each pixel of the analysis grid; not to be modified. */

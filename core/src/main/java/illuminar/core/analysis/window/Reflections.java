@@ -2,6 +2,7 @@ package illuminar.core.analysis.window;
 
 import illuminar.core.analysis.Analysis;
 import illuminar.core.analysis.light.LightsApart;
+import illuminar.core.colour.Burnt;
 import illuminar.core.frame.Frame;
 import illuminar.core.frame.Response;
 import illuminar.core.frame.Role;
@@ -38,9 +39,6 @@ public record Reflections(String with, String without, float[] share, double par
   public boolean told() {
     return !with.isEmpty();
   }
-
-  /** Display-linear value from which a pixel no longer tells what was added to it. */
-  public static final float BURNT = 0.96f;
 
   /** Share of a cell from which on it is nothing but glass. */
   private static final float WHOLLY = 0.99f;
@@ -180,6 +178,6 @@ public record Reflections(String with, String without, float[] share, double par
   }
 
   private static boolean burnt(Picture p, int i) {
-    return p.mostAt(i) > BURNT;
+    return p.mostAt(i) > Burnt.NO_SUM;
   }
 }

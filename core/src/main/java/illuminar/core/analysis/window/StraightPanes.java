@@ -65,7 +65,7 @@ final class StraightPanes {
       }
     }
     found.part(bent, own, matte, w, h);
-    found.sort(bent, own, w, h);
+    found.sort(bent, own, w);
     bent.forEach(piece -> found.claim(piece, 0, w, h));
     for (int k = 0; k < own.size(); k++) {
       found.claim(own.get(k), k + 1, w, h);
@@ -135,7 +135,7 @@ final class StraightPanes {
   }
 
   /** Lays scraps aside that lie apart from the panes: glints on a reveal. */
-  private void sort(List<int[]> bent, List<int[]> own, int w, int h) {
+  private void sort(List<int[]> bent, List<int[]> own, int w) {
     if (own.size() < ENOUGH) {
       return;
     }

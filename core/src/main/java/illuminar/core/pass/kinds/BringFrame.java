@@ -17,6 +17,10 @@ import illuminar.core.pass.PassInput;
 import illuminar.core.pass.PreparedPass;
 import illuminar.core.pass.Stage;
 import illuminar.core.pass.Tile;
+import illuminar.core.pass.work.BesidePanes;
+import illuminar.core.pass.work.BroughtView;
+import illuminar.core.pass.work.EdgeBand;
+import illuminar.core.pass.work.OverRoom;
 import illuminar.core.picture.Picture;
 
 /**
@@ -118,27 +122,7 @@ public record BringFrame(
    */
   @Override
   public PreparedPass prepare(PassInput below) {
-    Analysis analysis = below.analysis();
-    Response response = analysis.frames().response();
-    float[] tones = below.stops().data();
-    float[] frameLight = analysis.lightStops(frame).data();
-    float[] region = below.region().copy();
-    double room = 0;
-    double roomShare = 1e-9;
-    double view = 0;
-    double viewShare = 1e-9;
-    for (int i = 0; i < region.length; i++) {
-      float inside = region[i];
-      room += (1 - inside) * Math.max(-8, Math.min(0, tones[i]));
-      roomShare += 1 - inside;
-      view += inside * Math.max(-10, frameLight[i]);
-      viewShare += inside;
-    }
-    if (roomShare < 1 || viewShare < 1e-3) {
-      return work(analysis, region, Math.pow(2, over));
-    }
-    double wanted = lightOfTone(response, room / roomShare + over);
-    return work(analysis, region, wanted / Math.pow(2, view / viewShare));
+    return work(below.analysis(), below.region().copy(), OverRoom.gain(below, frame, over));
   }
 
   private Work work(Analysis analysis, float[] region, double gain) {
@@ -172,17 +156,6 @@ public record BringFrame(
   }
 
   /**
-   * Light that the response renders at a tone given in stops below white; goes on straight above.
-   */
-  private static double lightOfTone(Response response, double stops) {
-    if (stops < -0.15) {
-      return response.toLight(1, (float) Math.pow(2, stops));
-    }
-    return response.toLight(1, (float) Math.pow(2, -0.15)) * Math.pow(2, stops + 0.15);
-  }
-
-  /**
-   * @param view the frame
    * @param exposed per channel, from the frame's display values to those at the new exposure
    * @param toWork sRGB primaries to BT.2020, in the view's own white
    */

@@ -16,6 +16,7 @@ import illuminar.core.pass.PassInput;
 import illuminar.core.pass.PreparedPass;
 import illuminar.core.pass.Stage;
 import illuminar.core.pass.Tile;
+import illuminar.core.pass.work.Surroundings;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;

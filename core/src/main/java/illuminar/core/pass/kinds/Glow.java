@@ -12,6 +12,7 @@ import illuminar.core.pass.PassInput;
 import illuminar.core.pass.PreparedPass;
 import illuminar.core.pass.Stage;
 import illuminar.core.pass.Tile;
+import illuminar.core.pass.work.Surroundings;
 import illuminar.core.picture.Picture;
 
 /**

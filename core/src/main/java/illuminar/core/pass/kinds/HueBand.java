@@ -8,6 +8,7 @@ import illuminar.core.pass.Move;
 import illuminar.core.pass.PassInput;
 import illuminar.core.pass.PreparedPass;
 import illuminar.core.pass.Stage;
+import illuminar.core.pass.work.OnLab;
 
 /**
  * Saturation, lightness and hue of one band of hues, such as greens and the yellow inside them.

@@ -17,6 +17,7 @@ import illuminar.core.pass.PassInput;
 import illuminar.core.pass.PreparedPass;
 import illuminar.core.pass.Stage;
 import illuminar.core.pass.Tile;
+import illuminar.core.pass.work.TonalGain;
 import illuminar.core.picture.MapRows;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
@@ -91,18 +92,19 @@ public record LayFrame(
     }
     Tone tone = new Tone(0, contrast, highlights, shadows);
     Matrix3 toWork = Space.SRGB_TO_WORK.after(WhiteShift.srgb(warmer, tint));
-    Guided base = Tone.NO_BASE;
+    Guided base = TonalGain.NO_BASE;
     if (highlights != 0 || shadows != 0) {
       Picture small = below.analysis().draw(frame, below.analysis().small());
       Plane stops = Plane.of(small.width(), small.height());
       for (int i = 0; i < stops.data().length; i++) {
         stops.data()[i] =
             Stops.of(
-                0.2126f * exposed[0].at(small.r()[i])
-                    + 0.7152f * exposed[1].at(small.g()[i])
-                    + 0.0722f * exposed[2].at(small.b()[i]));
+                Space.srgbLuminance(
+                    exposed[0].at(small.r()[i]),
+                    exposed[1].at(small.g()[i]),
+                    exposed[2].at(small.b()[i])));
       }
-      base = Tone.base(stops);
+      base = TonalGain.base(stops);
     }
     return new Work(
         this,

@@ -3,11 +3,13 @@ package illuminar.core.pass.kinds;
 import illuminar.core.colour.Srgb;
 import illuminar.core.control.Control;
 import illuminar.core.control.Numbers;
+import illuminar.core.pass.Channels;
 import illuminar.core.pass.Kind;
 import illuminar.core.pass.Move;
 import illuminar.core.pass.PassInput;
 import illuminar.core.pass.PreparedPass;
 import illuminar.core.pass.Stage;
+import illuminar.core.pass.work.ByTone;
 
 /**
  * White point, black point and gamma.

@@ -18,6 +18,8 @@ import illuminar.core.pass.PassInput;
 import illuminar.core.pass.PreparedPass;
 import illuminar.core.pass.Stage;
 import illuminar.core.pass.Tile;
+import illuminar.core.pass.work.LampLight;
+import illuminar.core.pass.work.Relight;
 import illuminar.core.picture.Picture;
 import illuminar.core.region.Coverage;
 
@@ -71,14 +73,6 @@ public record RestoreLight(
   private static final int SPECKS = 200;
 
   /**
-   * Display-linear values of the anchor frame up to which its own light is taken, and from which on
-   * none of it is.
-   */
-  private static final float CLEAN = 0.6f;
-
-  private static final float SURE = 0.85f;
-
-  /**
    * Light of two neighbours up to so many times each other is shading; from twice that on an edge.
    */
   private static final float SHADING = 1.6f;
@@ -107,11 +101,13 @@ public record RestoreLight(
     Analysis analysis = below.analysis();
     Frame dark = analysis.frames().get(frame);
     double gain = Math.pow(2, analysis.frames().anchorFrame().stops() - dark.stops());
+    Relight relight = new Relight(analysis.frames().response());
     return new Work(
         frame,
         analysis.frames().anchor(),
-        new Relight(analysis.frames().response()),
-        curve((float) gain, most(below)));
+        relight,
+        curve((float) gain, most(below)),
+        new LampLight(relight, (float) gain));
   }
 
   /** The curve that draws light down. */
@@ -172,7 +168,7 @@ public record RestoreLight(
     }
   }
 
-  private record Work(String frame, String anchor, Relight relight, Down down)
+  private record Work(String frame, String anchor, Relight relight, Down down, LampLight lamps)
       implements PreparedPass.OnLight {
 
     /** How far round a pixel the lamp that shines into it is looked for. */
@@ -215,8 +211,8 @@ public record RestoreLight(
           Picture.of(
               Math.min(dark.width(), x + w + reach) - left,
               Math.min(dark.height(), y + h + reach) - top);
-      mixed(dark, room, left, top, light);
-      float[] lamp = brightest(light, within(tile, left, top, light), reach);
+      lamps.light(dark, room, left, top, light);
+      float[] lamp = LampLight.brightest(light, LampLight.within(tile, left, top, light), reach);
       float[][] work = new float[3][3];
       Coverage region = tile.region();
       for (int v = y; v < y + h; v++) {
@@ -259,7 +255,7 @@ public record RestoreLight(
     private void restored(
         Picture light, int k, float lamp, float[] below, float[] own, float[] out) {
       Response response = relight.response();
-      float y = luminance(light, k);
+      float y = LampLight.luminance(light, k);
       float part = y / lamp;
       // a lamp's own shading is no edge
       float edge = Ease.between((lamp / y - SHADING) / SHADING);
@@ -286,103 +282,6 @@ public record RestoreLight(
         float k = Math.max(0, most) / y;
         for (int c = 0; c < 3; c++) {
           colour[c] *= k;
-        }
-      }
-    }
-
-    private static float luminance(Picture p, int k) {
-      return Math.max(1e-7f, Space.srgbLuminance(p.r()[k], p.g()[k], p.b()[k]));
-    }
-
-    /**
-     * Which pixels of a box lie in the region with all their neighbours. The others may hold light
-     * that is not to be restored here: a pane beside the reveal that burns with it.
-     */
-    private static boolean[] within(Tile tile, int left, int top, Picture light) {
-      int w = light.width();
-      int h = light.height();
-      Coverage region = tile.region();
-      boolean[] out = new boolean[w * h];
-      for (int y = 0; y < h; y++) {
-        for (int x = 0; x < w; x++) {
-          out[y * w + x] = surrounded(region, x + left, y + top);
-        }
-      }
-      return out;
-    }
-
-    private static boolean surrounded(Coverage region, int x, int y) {
-      if (region.at(x, y) < 0.5f) {
-        return false;
-      }
-      for (int v = Math.max(0, y - 1); v <= Math.min(region.height() - 1, y + 1); v++) {
-        for (int u = Math.max(0, x - 1); u <= Math.min(region.width() - 1, x + 1); u++) {
-          if (region.at(u, v) < 0.5f) {
-            return false;
-          }
-        }
-      }
-      return true;
-    }
-
-    /** The greatest luminance in the region within a square round each pixel, at least its own. */
-    private static float[] brightest(Picture light, boolean[] within, int reach) {
-      int w = light.width();
-      int h = light.height();
-      float[] own = new float[w * h];
-      float[] rows = new float[w * h];
-      float[] out = new float[w * h];
-      for (int i = 0; i < w * h; i++) {
-        out[i] = luminance(light, i);
-        own[i] = within[i] ? out[i] : 0;
-      }
-      for (int y = 0; y < h; y++) {
-        for (int x = 0; x < w; x++) {
-          float most = 0;
-          for (int u = Math.max(0, x - reach); u <= Math.min(w - 1, x + reach); u++) {
-            most = Math.max(most, own[y * w + u]);
-          }
-          rows[y * w + x] = most;
-        }
-      }
-      for (int y = 0; y < h; y++) {
-        for (int v = Math.max(0, y - reach); v <= Math.min(h - 1, y + reach); v++) {
-          for (int x = 0; x < w; x++) {
-            out[y * w + x] = Math.max(out[y * w + x], rows[v * w + x]);
-          }
-        }
-      }
-      return out;
-    }
-
-    /** The light of a box; {@code out} is written. */
-    private void mixed(Picture dark, Picture room, int left, int top, Picture out) {
-      float[] light = new float[3];
-      float[] work = new float[3];
-      for (int y = 0; y < out.height(); y++) {
-        for (int x = 0; x < out.width(); x++) {
-          mixed(dark, room, (y + top) * dark.width() + x + left, light, work);
-          int k = y * out.width() + x;
-          out.r()[k] = light[0];
-          out.g()[k] = light[1];
-          out.b()[k] = light[2];
-        }
-      }
-    }
-
-    /**
-     * Light at the darker frame's exposure: of the anchor frame, which is cleaner, as far as it is
-     * not burnt; else of the darker one.
-     */
-    private void mixed(Picture dark, Picture room, int i, float[] out, float[] work) {
-      float clean = Math.min(1, Math.max(0, (SURE - room.mostAt(i)) / (SURE - CLEAN)));
-      if (clean < 1) {
-        relight.light(dark, i, out);
-      }
-      if (clean > 0) {
-        relight.light(room, i, work);
-        for (int c = 0; c < 3; c++) {
-          out[c] += (work[c] / down.gain - out[c]) * clean;
         }
       }
     }

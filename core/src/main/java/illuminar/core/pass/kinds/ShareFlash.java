@@ -14,6 +14,7 @@ import illuminar.core.pass.PassInput;
 import illuminar.core.pass.PreparedPass;
 import illuminar.core.pass.Stage;
 import illuminar.core.pass.Tile;
+import illuminar.core.pass.work.Relight;
 import illuminar.core.picture.Picture;
 
 /**

@@ -13,6 +13,7 @@ import illuminar.core.pass.PreparedPass;
 import illuminar.core.pass.Stage;
 import illuminar.core.pass.Tile;
 import illuminar.core.pass.Tones;
+import illuminar.core.pass.work.TonalGain;
 import illuminar.core.picture.MapRows;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
@@ -92,14 +93,6 @@ public record Tone(
   /** Changes nothing. */
   public static final Tone NONE = new Tone(0, 0, 0, 0, 0);
 
-  private static final float MID_GREY = -2.4739f;
-
-  /** Stops from mid grey at which a move of the midtones has a quarter of its effect. */
-  private static final float MID_SPAN = 1.8f;
-
-  private static final float SPAN = 3f;
-  private static final float EDGE = 0.35f;
-
   public Tone {
     Numbers.check(Tone.class, "exposure", exposure);
     Numbers.check(Tone.class, "contrast", contrast);
@@ -128,60 +121,9 @@ public record Tone(
   /** Gain in stops for a tone and the tone of its surroundings, both in stops below white. */
   public static float gain(Tone tone, float tone2, float base) {
     return (float) tone.exposure
-        + bend(tone2, (float) tone.contrast)
-        + lift(base, (float) tone.highlights, (float) tone.shadows)
-        + (float) tone.midtones * middle(base);
-  }
-
-  /** What contrast adds to a tone. */
-  private static float bend(float tone, float contrast) {
-    float d = (tone - MID_GREY) * (1 / SPAN);
-    return contrast * (0.004f * SPAN) * d / (1 + d * d);
-  }
-
-  /** What highlights and shadows add where the surroundings have this tone. */
-  private static float lift(float base, float highlights, float shadows) {
-    return shadows * 0.015f * dark(base) * held(base) + highlights * 0.012f * light(base);
-  }
-
-  /** What one of midtones adds: most at mid grey. */
-  private static float middle(float base) {
-    float d = (base - MID_GREY) * (1 / MID_SPAN);
-    float s = 1 / (1 + d * d);
-    return 0.01f * s * s;
-  }
-
-  /** 0 from two stops below white up, 1 from about five below down. */
-  private static float dark(float base) {
-    return ease((-1.8f - base) * (1 / 3.4f));
-  }
-
-  /** What is left of a lift in the deepest tones, which turn to mud if they rise as others do. */
-  private static float held(float base) {
-    return 1 - 0.75f * ease((-6.5f - base) * (1 / 4.5f));
-  }
-
-  /** 0 from two and a half stops below white down, 1 at white. */
-  private static float light(float base) {
-    return ease((base + 2.6f) * (1 / 2.8f));
-  }
-
-  private static float ease(float x) {
-    // x kept within 0 and 1 without a branch; the compiler makes one vector step of it
-    float t = 0.5f + 0.5f * (Math.abs(x) - Math.abs(x - 1));
-    return t * t * (3 - 2 * t);
-  }
-
-  /** Of a picture whose surroundings do not matter. */
-  static final Guided NO_BASE = new Guided(Plane.of(1, 1), Plane.of(1, 1));
-
-  /** The base of a whole picture, from its tones in stops on the small grid. */
-  static Guided base(Plane stops) {
-    return Guided.of(stops, stops, radius(stops), EDGE);
-  }
-
-  private static int radius(Plane stops) {
-    return Math.max(2, Math.round(Math.max(stops.width(), stops.height()) * 0.022f));
+        + TonalGain.bend(tone2, (float) tone.contrast)
+        + TonalGain.lift(base, (float) tone.highlights, (float) tone.shadows)
+        + (float) tone.midtones * TonalGain.middle(base);
   }
 
   /** Finds the base of the picture below. */
@@ -191,8 +133,8 @@ public record Tone(
     int[] box = below.region().box();
     Guided maps =
         stops.width() > 1 && box[0] < box[2]
-            ? Guided.within(stops, box, radius(stops), EDGE)
-            : NO_BASE;
+            ? Guided.within(stops, box, TonalGain.radius(stops), TonalGain.EDGE)
+            : TonalGain.NO_BASE;
     int width = below.analysis().fullWidth();
     int height = below.analysis().fullHeight();
     return follow == 0
@@ -270,7 +212,7 @@ public record Tone(
     private static void addBend(
         float[] stops, int at, int from, int to, float contrast, float[] gain) {
       for (int i = from; i < to; i++) {
-        gain[i] += bend(stops[at + i], contrast);
+        gain[i] += TonalGain.bend(stops[at + i], contrast);
       }
     }
 
@@ -294,15 +236,15 @@ public record Tone(
         float[] gain) {
       if (shadows != 0) {
         for (int i = from; i < to; i++) {
-          work[i] = shadows * 0.015f * dark(base[i]);
+          work[i] = shadows * 0.015f * TonalGain.dark(base[i]);
         }
         for (int i = from; i < to; i++) {
-          gain[i] += work[i] * held(base[i]);
+          gain[i] += work[i] * TonalGain.held(base[i]);
         }
       }
       if (highlights != 0) {
         for (int i = from; i < to; i++) {
-          gain[i] += highlights * 0.012f * light(base[i]);
+          gain[i] += highlights * 0.012f * TonalGain.light(base[i]);
         }
       }
     }
@@ -310,7 +252,7 @@ public record Tone(
     private static void addMiddle(float[] base, int from, int to, float midtones, float[] gain) {
       if (midtones != 0) {
         for (int i = from; i < to; i++) {
-          gain[i] += midtones * middle(base[i]);
+          gain[i] += midtones * TonalGain.middle(base[i]);
         }
       }
     }

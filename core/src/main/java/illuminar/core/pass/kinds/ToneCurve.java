@@ -1,11 +1,13 @@
 package illuminar.core.pass.kinds;
 
 import illuminar.core.filter.MonotoneCubic;
+import illuminar.core.pass.Channels;
 import illuminar.core.pass.Kind;
 import illuminar.core.pass.Move;
 import illuminar.core.pass.PassInput;
 import illuminar.core.pass.PreparedPass;
 import illuminar.core.pass.Stage;
+import illuminar.core.pass.work.ByTone;
 import illuminar.core.picture.Point;
 import java.util.List;
 

@@ -7,6 +7,7 @@ import illuminar.core.pass.Move;
 import illuminar.core.pass.PassInput;
 import illuminar.core.pass.PreparedPass;
 import illuminar.core.pass.Stage;
+import illuminar.core.pass.work.OnLab;
 
 /**
  * A wash of one colour over a lamp or a sky: hue and chroma come to it, lightness stays.

@@ -44,7 +44,7 @@ class LightsTest {
     return 0.25 / (1 + 3 * d * d) * (c == 0 ? 1.3 : c == 1 ? 0.8 : 0.35);
   }
 
-  private static double flash(int x, int y, int c) {
+  private static double flash(int x) {
     return 0.2 * (0.3 + x / (double) W);
   }
 
@@ -56,7 +56,7 @@ class LightsTest {
         stops,
         W,
         H,
-        (x, y, c) -> day * day(x, y, c) + lamp * lamp(x, y, c) + flash * flash(x, y, c));
+        (x, y, c) -> day * day(x, y, c) + lamp * lamp(x, y, c) + flash * flash(x));
   }
 
   private static Frames frames(Frame... more) {

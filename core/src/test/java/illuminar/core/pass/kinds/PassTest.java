@@ -198,7 +198,7 @@ class PassTest {
   @Test
   void everyKindIsInTheCatalogueWithItsControls() {
     for (PassKind kind : Catalogue.kinds()) {
-      for (Numbers.Number n : kind.controls()) {
+      for (Numbers.NumberControl n : kind.controls()) {
         assertThat(n.defaultValue()).isBetween(n.from(), n.to());
         assertThat(n.step()).isPositive();
       }

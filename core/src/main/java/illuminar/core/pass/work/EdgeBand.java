@@ -1,4 +1,4 @@
-package illuminar.core.pass.kinds;
+package illuminar.core.pass.work;
 
 import illuminar.core.picture.Picture;
 import java.util.Arrays;
@@ -10,7 +10,7 @@ import java.util.Arrays;
  * @param in which pixels belong to it, by index in the picture
  * @param box left, top, right and bottom of where it was looked for
  */
-record EdgeBand(boolean[] in, float[] region, int width, int height, int[] box) {
+public record EdgeBand(boolean[] in, float[] region, int width, int height, int[] box) {
   /** Shares of a region that differ by less are no edge. */
   private static final float STEP = 0.02f;
 
@@ -25,7 +25,7 @@ record EdgeBand(boolean[] in, float[] region, int width, int height, int[] box) 
    *
    * @param region share of each pixel; kept, not modified
    */
-  static EdgeBand of(float[] region, int w, int h, int[] box) {
+  public static EdgeBand of(float[] region, int w, int h, int[] box) {
     boolean[] band = new boolean[w * h];
     float[] lo = new float[w];
     float[] hi = new float[w];
@@ -55,7 +55,7 @@ record EdgeBand(boolean[] in, float[] region, int width, int height, int[] box) 
   }
 
   /** Whether there is no edge. */
-  boolean nowhere() {
+  public boolean nowhere() {
     for (boolean edge : in) {
       if (edge) {
         return false;
@@ -65,7 +65,7 @@ record EdgeBand(boolean[] in, float[] region, int width, int height, int[] box) 
   }
 
   /** The band widened by so many pixels outside the region. */
-  EdgeBand outwards(int pixels) {
+  public EdgeBand outwards(int pixels) {
     EdgeBand out = this;
     for (int k = 0; k < pixels; k++) {
       out = out.outwards();
@@ -94,7 +94,7 @@ record EdgeBand(boolean[] in, float[] region, int width, int height, int[] box) 
    * @param radius pixels within which clean ones are looked for
    * @return three planes of the outside, three of the inside; anything beyond the band
    */
-  float[][] clean(Picture outside, Picture inside, int radius) {
+  public float[][] clean(Picture outside, Picture inside, int radius) {
     float[][] out = new float[6][width * height];
     float reach = 1f / (radius * radius + 1);
     float[] sum = new float[8];

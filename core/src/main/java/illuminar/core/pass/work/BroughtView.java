@@ -1,13 +1,14 @@
-package illuminar.core.pass.kinds;
+package illuminar.core.pass.work;
 
 import illuminar.core.analysis.light.LightsApart;
 import illuminar.core.analysis.window.Reflections;
+import illuminar.core.colour.Burnt;
 import illuminar.core.frame.Response;
 import illuminar.core.pass.Tile;
 import illuminar.core.picture.Picture;
 
 /** A frame that is brought in, display-linear with sRGB primaries; not to be modified. */
-interface BroughtView {
+public interface BroughtView {
   Picture at(Tile tile);
 
   /**
@@ -15,7 +16,7 @@ interface BroughtView {
    *
    * @param amount how much of it is taken out, 0 to 1
    */
-  record Unmirrored(String frame, Response response, Reflections reflections, float amount)
+  public record Unmirrored(String frame, Response response, Reflections reflections, float amount)
       implements BroughtView {
 
     /** What is left at least of a pixel's light: a view is never black for the room before it. */
@@ -29,7 +30,7 @@ interface BroughtView {
           LightsApart.difference(response, with, tile.frames().apply(reflections.without()));
       float[] region = tile.region().copy();
       for (int i = 0; i < region.length; i++) {
-        if (region[i] > 0 && with.mostAt(i) <= Reflections.BURNT) {
+        if (region[i] > 0 && with.mostAt(i) <= Burnt.NO_SUM) {
           for (int c = 0; c < 3; c++) {
             float light = response.toLight(c, out.channel(c)[i]);
             float rest = light - amount * reflections.share()[c] * mirrored.channel(c)[i];

@@ -1,5 +1,6 @@
-package illuminar.core.pass.kinds;
+package illuminar.core.pass.work;
 
+import illuminar.core.colour.Burnt;
 import illuminar.core.colour.Space;
 import illuminar.core.colour.Stops;
 import illuminar.core.filter.Box;
@@ -17,10 +18,7 @@ import illuminar.core.picture.Plane;
  *
  * @param reach pixels beside the edge that are mended
  */
-record BesidePanes(int reach) {
-  /** Display-linear value of the frame from which on, and up to which, it tells nothing. */
-  private static final float BURNT = 0.9f;
-
+public record BesidePanes(int reach) {
   private static final float BLACK = 0.004f;
 
   /** Stops that are mended at most; more is no halo. */
@@ -33,12 +31,12 @@ record BesidePanes(int reach) {
   private static final float LEAST = 1e-4f;
 
   /** Pixels that are read beyond those that are mended. */
-  int margin() {
+  public int margin() {
     return 2 * reach;
   }
 
   /** How strongly a pixel is to be mended. */
-  interface Amount {
+  public interface Amount {
     float at(int i);
   }
 
@@ -47,7 +45,7 @@ record BesidePanes(int reach) {
    * @param frame of the same pixels, display-linear sRGB primaries; not modified
    * @param edges the panes' edges, themselves left alone
    */
-  void mend(Picture below, Picture frame, EdgeBand edges, Amount amount) {
+  public void mend(Picture below, Picture frame, EdgeBand edges, Amount amount) {
     int[] box = edges.box();
     int w = box[2] - box[0];
     int h = box[3] - box[1];
@@ -63,7 +61,7 @@ record BesidePanes(int reach) {
           continue;
         }
         float tone = Space.srgbLuminance(frame.r()[i], frame.g()[i], frame.b()[i]);
-        if (frame.mostAt(i) < BURNT && tone > BLACK) {
+        if (frame.mostAt(i) < Burnt.SPILLED && tone > BLACK) {
           over.data()[k] = Stops.of(below.luminanceAt(i)) - Stops.of(tone);
           float far = Math.min(reach, away[k]) / (float) reach;
           trust.data()[k] = far * far * far;

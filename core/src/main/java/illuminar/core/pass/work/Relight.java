@@ -1,4 +1,4 @@
-package illuminar.core.pass.kinds;
+package illuminar.core.pass.work;
 
 import illuminar.core.colour.Matrix3;
 import illuminar.core.colour.Space;
@@ -12,12 +12,12 @@ import illuminar.core.picture.Picture;
  *
  * @param response of the camera
  */
-record Relight(Response response) {
+public record Relight(Response response) {
   private static final float[] TO_SRGB = Space.WORK_TO_SRGB.floats();
   private static final float[] FROM_SRGB = Space.SRGB_TO_WORK.floats();
 
   /** Light of a frame below which it says nothing, against the noise of its darkest codes. */
-  static final float LEAST = 4e-4f;
+  public static final float LEAST = 4e-4f;
 
   /**
    * Relights one pixel in place.
@@ -27,7 +27,7 @@ record Relight(Response response) {
    * @param will light wanted; worked with
    * @param m how much of it, 0 to 1
    */
-  void apply(Picture p, int i, float[] was, float[] will, float m) {
+  public void apply(Picture p, int i, float[] was, float[] will, float m) {
     for (int c = 0; c < 3; c++) {
       float is = Math.max(LEAST, was[c]);
       float shown = Math.max(1e-5f, response.toDisplay(c, is));
@@ -45,7 +45,7 @@ record Relight(Response response) {
   }
 
   /** Light of a frame's pixel. */
-  void light(Picture frame, int i, float[] out) {
+  public void light(Picture frame, int i, float[] out) {
     out[0] = response.toLight(0, frame.r()[i]);
     out[1] = response.toLight(1, frame.g()[i]);
     out[2] = response.toLight(2, frame.b()[i]);

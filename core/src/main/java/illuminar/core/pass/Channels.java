@@ -1,4 +1,4 @@
-package illuminar.core.pass.kinds;
+package illuminar.core.pass;
 
 /** On what a curve or levels work. */
 public enum Channels {
@@ -11,7 +11,7 @@ public enum Channels {
   BLUE;
 
   /** Whether a channel, 0 to 2, is worked on by itself. */
-  boolean has(int channel) {
+  public boolean has(int channel) {
     return this == ALL_CHANNELS || ordinal() - RED.ordinal() == channel;
   }
 }

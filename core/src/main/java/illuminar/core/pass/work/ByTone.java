@@ -1,8 +1,9 @@
-package illuminar.core.pass.kinds;
+package illuminar.core.pass.work;
 
 import illuminar.core.colour.Matrix3;
 import illuminar.core.colour.Space;
 import illuminar.core.colour.Stops;
+import illuminar.core.pass.Channels;
 import illuminar.core.pass.PreparedPass;
 import illuminar.core.pass.Tile;
 import illuminar.core.pass.Tones;
@@ -11,7 +12,7 @@ import illuminar.core.picture.Raster;
 import java.util.function.DoubleUnaryOperator;
 
 /** A gain in stops that follows from a tone alone, as a table over the tones. */
-final class ByTone {
+public final class ByTone {
   private static final float FROM = Stops.BLACK;
   private static final float TO = 4;
   private static final int STEP = 64;
@@ -24,7 +25,7 @@ final class ByTone {
   /**
    * @param curve stops out for stops in
    */
-  ByTone(DoubleUnaryOperator curve) {
+  public ByTone(DoubleUnaryOperator curve) {
     for (int i = 0; i < gain.length; i++) {
       double s = FROM + (double) i / STEP;
       gain[i] = (float) (Math.max(Stops.BLACK, curve.applyAsDouble(s)) - s);
@@ -32,7 +33,7 @@ final class ByTone {
   }
 
   /** Stops to add to a tone. */
-  float gain(float stops) {
+  public float gain(float stops) {
     float at = (stops - FROM) * STEP;
     at = at < 0 ? 0 : at > gain.length - 2 ? gain.length - 2 : at;
     int i = (int) at;
@@ -40,7 +41,7 @@ final class ByTone {
   }
 
   /** Ready to work on the channels. */
-  PreparedPass on(Channels channels) {
+  public PreparedPass on(Channels channels) {
     return channels == Channels.LIGHTNESS ? new OnLightness(this) : new OnChannels(this, channels);
   }
 

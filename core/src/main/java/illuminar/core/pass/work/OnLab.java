@@ -1,4 +1,4 @@
-package illuminar.core.pass.kinds;
+package illuminar.core.pass.work;
 
 import illuminar.core.colour.Matrix3;
 import illuminar.core.colour.Space;
@@ -8,16 +8,16 @@ import illuminar.core.pass.Tile;
 import illuminar.core.picture.Picture;
 
 /** A pass that works on CIE 1976 L*a*b* (D50) of each pixel. */
-record OnLab(Change change) implements PreparedPass.OnLight {
+public record OnLab(Change change) implements PreparedPass.OnLight {
   private static final float BEND = 216f / 24389;
   private static final float STEEP = 24389f / 27;
   private static final float[] TO_XYZ = Space.WORK_TO_XYZ_D50.floats();
   private static final float[] TO_WORK = Space.WORK_TO_XYZ_D50.inverse().floats();
-  private static final float WHITE_X = (float) Space.D50_XYZ[0];
-  private static final float WHITE_Z = (float) Space.D50_XYZ[2];
+  private static final float WHITE_X = (float) Space.D50_X;
+  private static final float WHITE_Z = (float) Space.D50_Z;
 
   /** Changes one colour in place. */
-  interface Change {
+  public interface Change {
     /**
      * @param lab L*, a*, b*
      */

@@ -1,4 +1,4 @@
-package illuminar.core.pass.kinds;
+package illuminar.core.pass.work;
 
 import illuminar.core.analysis.Analysis;
 import illuminar.core.filter.Guided;
@@ -12,13 +12,13 @@ import illuminar.core.picture.Plane;
  * <p>Guided filter (He, Sun, Tang 2010) whose maps come from the small grid and are used with the
  * pixel's own tone at any size, so the base has the edges of the picture and no halo.
  */
-record Surroundings(Guided maps, int fullWidth, int fullHeight) {
+public record Surroundings(Guided maps, int fullWidth, int fullHeight) {
 
   /**
    * @param reach share of the long edge that counts as surroundings
    * @param flat variance of tones, in stops squared, below which they are smoothed away
    */
-  static Surroundings of(PassInput below, double reach, float flat) {
+  public static Surroundings of(PassInput below, double reach, float flat) {
     return of(below.stops(), below.analysis(), reach, flat);
   }
 
@@ -27,14 +27,14 @@ record Surroundings(Guided maps, int fullWidth, int fullHeight) {
    * @param reach share of the long edge that counts as surroundings
    * @param flat variance of tones, in stops squared, below which they are smoothed away
    */
-  static Surroundings of(Plane stops, Analysis analysis, double reach, float flat) {
+  public static Surroundings of(Plane stops, Analysis analysis, double reach, float flat) {
     int radius = Math.max(2, (int) Math.round(Math.max(stops.width(), stops.height()) * reach));
     return new Surroundings(
         Guided.of(stops, stops, radius, flat), analysis.fullWidth(), analysis.fullHeight());
   }
 
   /** Reads the base along the rows of a tile, by a pixel's own tone in stops; for one thread. */
-  Guided.Rows rows(Tile tile) {
+  public Guided.Rows rows(Tile tile) {
     return maps.rows(fullWidth, fullHeight, tile.raster());
   }
 }

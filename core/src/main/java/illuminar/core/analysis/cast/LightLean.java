@@ -1,0 +1,197 @@
+package illuminar.core.analysis.cast;
+
+import illuminar.core.analysis.Analysis;
+import illuminar.core.analysis.light.LightsApart;
+import illuminar.core.colour.Burnt;
+import illuminar.core.colour.Space;
+import illuminar.core.colour.Stops;
+import illuminar.core.filter.ColourGuided;
+import illuminar.core.filter.Ease;
+import illuminar.core.frame.Frame;
+import illuminar.core.frame.Response;
+import illuminar.core.frame.Role;
+import illuminar.core.picture.LabPlanes;
+import illuminar.core.picture.Picture;
+import illuminar.core.picture.Plane;
+import java.util.Arrays;
+
+/**
+ * A light by itself, as the reference of colours, and how the light of a room leans beside it.
+ *
+ * @param light linear, camera primaries
+ * @param burning the brightest channel of the frames that it was told from, display-linear
+ * @param there luminance of the light beside which it had to be told
+ * @param white factors that make its own white neutral
+ * @param lean by how much it leans itself, red and blue; none where it is one white source
+ */
+record LightLean(Picture light, float[] burning, float[] there, float[] white, Plane[] lean) {
+  /** Share of the long edge over which what the flash shows is smoothed along edges. */
+  private static final float NEAR = 0.014f;
+
+  /** How far a nearly neutral surface is believed beside what the flash shows. */
+  private static final float LESS_SURE = 0.2f;
+
+  /** Cells of the grid on which the commonest lean is looked for, log2 each. */
+  private static final float CELL = 0.05f;
+
+  private static final int CELLS = 80;
+
+  /**
+   * Flash light as a share of the light that was there: below, the camera's response is not known
+   * well enough to tell its colour from a difference; from {@code STRONG} on it is.
+   */
+  private static final float WEAK = 0.2f;
+
+  private static final float STRONG = 0.7f;
+
+  /** Light of the reference below which its colour is noise. */
+  private static final float LEAST = 0.002f;
+
+  /** Lightness differences of the guide that count as flat, L* squared. */
+  private static final float FLAT = 16;
+
+  float lean(int channel, int i) {
+    return lean.length == 0 ? 0 : lean[channel].data()[i];
+  }
+
+  static LightLean flash(Analysis analysis, String flash) {
+    if (flash.isEmpty()) {
+      throw new IllegalArgumentException("casts told by flash need a flash frame");
+    }
+    Frame partner = LightsApart.ambientOf(analysis, analysis.frames().get(flash));
+    Response r = analysis.frames().response();
+    Picture with = analysis.draw(flash, analysis.raster());
+    Picture without = analysis.draw(partner.id(), analysis.raster());
+    float[] there = new float[with.r().length];
+    for (int i = 0; i < there.length; i++) {
+      there[i] = r.luminance(without.r()[i], without.g()[i], without.b()[i]);
+    }
+    Picture own = LightsApart.difference(r, with, without);
+    return new LightLean(own, most(with), there, white(own), new Plane[0]);
+  }
+
+  static LightLean lampless(Analysis analysis, String frame) {
+    if (frame.isEmpty() || analysis.frames().get(frame).role() != Role.LAMPS_OFF) {
+      throw new IllegalArgumentException("casts told by lights need a frame with the lamps off");
+    }
+    Frame partner = LightsApart.ambientOf(analysis, analysis.frames().get(frame));
+    Response r = analysis.frames().response();
+    Picture without = analysis.draw(frame, analysis.raster());
+    Picture own = LightsApart.difference(r, without, Picture.of(0, 0));
+    Picture lamps =
+        LightsApart.difference(r, analysis.draw(partner.id(), analysis.raster()), without);
+    float[] there = new float[own.r().length];
+    for (int i = 0; i < there.length; i++) {
+      there[i] = Space.srgbLuminance(lamps.r()[i], lamps.g()[i], lamps.b()[i]);
+    }
+    // daylight is many lights: sky, sun, what lawn and floor throw back
+    Plane[] lean = SurfaceLean.of(analysis, frame);
+    return new LightLean(own, most(without), there, new float[] {1, 1, 1}, lean);
+  }
+
+  private static float[] most(Picture p) {
+    float[] most = new float[p.r().length];
+    for (int i = 0; i < most.length; i++) {
+      most[i] = p.mostAt(i);
+    }
+    return most;
+  }
+
+  /**
+   * @param about red and blue lean by surfaces, for where the reference hardly reaches
+   */
+  Plane[] of(Analysis analysis, Picture p, LabPlanes lab, Plane[] about) {
+    Response r = analysis.frames().response();
+    Picture own = light;
+    float[] shown = new float[3];
+    Plane red = about[0].copy();
+    Plane blue = about[1].copy();
+    Plane weight = Plane.of(p.width(), p.height());
+    Arrays.fill(weight.data(), LESS_SURE);
+    for (int i = 0; i < weight.data().length; i++) {
+      float burning = this.burning[i];
+      float most = p.mostAt(i);
+      float y =
+          Space.srgbLuminance(own.r()[i] * white[0], own.g()[i] * white[1], own.b()[i] * white[2]);
+      float seen = r.luminance(p.r()[i], p.g()[i], p.b()[i]);
+      if (burning > Burnt.NO_COLOUR || most > Burnt.NO_COLOUR || y < LEAST || seen < LEAST) {
+        continue;
+      }
+      for (int c = 0; c < 3; c++) {
+        float f = own.channel(c)[i] * white[c] * seen / y;
+        shown[c] = Math.max(1e-4f, r.toDisplay(c, Math.min(1, f)));
+      }
+      float sure =
+          Math.min(1, (y - LEAST) / (2 * LEAST))
+              * strong(y / Math.max(LEAST, there[i]))
+              * Math.min(1, (Burnt.NO_COLOUR - burning) * 8);
+      float byRed = Lean.of(p.r()[i], p.g()[i]) - Lean.of(shown[0], shown[1]);
+      float byBlue = Lean.of(p.b()[i], p.g()[i]) - Lean.of(shown[2], shown[1]);
+      byRed = Lean.bounded(byRed + lean(0, i));
+      byBlue = Lean.bounded(byBlue + lean(1, i));
+      red.data()[i] += (byRed - red.data()[i]) * sure;
+      blue.data()[i] += (byBlue - blue.data()[i]) * sure;
+      weight.data()[i] += sure;
+    }
+    Plane[] guide = {
+      new Plane(lab.width(), lab.height(), lab.l()),
+      new Plane(lab.width(), lab.height(), lab.a()),
+      new Plane(lab.width(), lab.height(), lab.b())
+    };
+    int radius = Math.max(2, Math.round(Math.max(p.width(), p.height()) * NEAR));
+    return new Plane[] {
+      ColourGuided.of(guide, red, weight, radius, FLAT).on(guide),
+      ColourGuided.of(guide, blue, weight, radius, FLAT).on(guide)
+    };
+  }
+
+  private static float strong(float share) {
+    return Ease.between((share - WEAK) / (STRONG - WEAK));
+  }
+
+  /**
+   * Factors that make a light's white neutral: its commonest colour by light, which in rooms is
+   * that of walls and ceiling.
+   */
+  private static float[] white(Picture light) {
+    double[] votes = new double[CELLS * CELLS];
+    for (int i = 0; i < light.r().length; i++) {
+      float y = Space.srgbLuminance(light.r()[i], light.g()[i], light.b()[i]);
+      if (y < 2 * LEAST) {
+        continue;
+      }
+      int u = Math.round(Lean.of(light.r()[i], light.g()[i]) / CELL) + CELLS / 2;
+      int v = Math.round(Lean.of(light.b()[i], light.g()[i]) / CELL) + CELLS / 2;
+      for (int du = -1; du <= 1; du++) {
+        for (int dv = -1; dv <= 1; dv++) {
+          if (u + du >= 0 && u + du < CELLS && v + dv >= 0 && v + dv < CELLS) {
+            votes[(v + dv) * CELLS + u + du] += y * (du == 0 && dv == 0 ? 2 : 1);
+          }
+        }
+      }
+    }
+    int best = CELLS * CELLS / 2 + CELLS / 2;
+    for (int k = 0; k < votes.length; k++) {
+      best = votes[k] > votes[best] ? k : best;
+    }
+    // the mean of the votes about the best cell is finer than the cells
+    double sum = 1e-9;
+    double sumU = 0;
+    double sumV = 0;
+    for (int dv = -2; dv <= 2; dv++) {
+      for (int du = -2; du <= 2; du++) {
+        int x = best % CELLS + du;
+        int y = best / CELLS + dv;
+        if (x >= 0 && x < CELLS && y >= 0 && y < CELLS) {
+          double n = votes[y * CELLS + x];
+          sum += n;
+          sumU += n * (x - CELLS / 2);
+          sumV += n * (y - CELLS / 2);
+        }
+      }
+    }
+    float u = (float) (sumU / sum) * CELL;
+    float v = (float) (sumV / sum) * CELL;
+    return new float[] {Stops.light(-u), 1, Stops.light(-v)};
+  }
+}

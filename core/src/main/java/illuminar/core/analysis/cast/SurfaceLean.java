@@ -1,0 +1,153 @@
+package illuminar.core.analysis.cast;
+
+import illuminar.core.analysis.Analysis;
+import illuminar.core.analysis.window.Panes;
+import illuminar.core.colour.Burnt;
+import illuminar.core.colour.Lab;
+import illuminar.core.colour.Space;
+import illuminar.core.filter.Ease;
+import illuminar.core.filter.Gauss;
+import illuminar.core.filter.Guided;
+import illuminar.core.frame.Frame;
+import illuminar.core.frame.Role;
+import illuminar.core.picture.LabPlanes;
+import illuminar.core.picture.MapRows;
+import illuminar.core.picture.Picture;
+import illuminar.core.picture.Plane;
+import illuminar.core.picture.Raster;
+import java.util.Comparator;
+import java.util.List;
+
+/** How the light leans on each place, by the nearly neutral surfaces about it. */
+final class SurfaceLean {
+  /** Long edge of the grid on which surfaces are looked at: light changes slowly. */
+  private static final int COARSE = 320;
+
+  /** Share of the brightness about it from which on a surface may be a white one, and is one. */
+  private static final float DULL = 0.72f;
+
+  private static final float WHITE = 0.95f;
+
+  /** Share of the long edge within which the lightest surfaces tell what is white there. */
+  private static final double ABOUT = 0.07;
+
+  private static final int POWER = 8;
+
+  /** How far, in shares of the long edge, what is known reaches: near first, then ever wider. */
+  private static final double[] REACHES = {0.012, 0.04, 0.12, 0.4};
+
+  /** Mean weight from which on a reach is believed rather than the next wider one. */
+  private static final float BELIEVED = 0.12f;
+
+  /** Chroma up to which a surface counts as nearly neutral, and from which on not at all. */
+  private static final float NEUTRAL = 14;
+
+  private static final float COLOURED = 24;
+
+  private SurfaceLean() {}
+
+  /**
+   * Red and blue lean of a frame's light on each place by the nearly neutral surfaces about it. The
+   * picture's own colour is no guide here: what leans would be taken for light everywhere.
+   */
+  static Plane[] of(Analysis analysis, String frame) {
+    Raster coarse = Raster.fitted(analysis.fullWidth(), analysis.fullHeight(), COARSE);
+    Picture p = analysis.draw(frame, coarse);
+    Frame own = analysis.frames().get(frame);
+    List<Picture> darker =
+        analysis.frames().ambient().stream()
+            .filter(f -> own.role() == Role.AMBIENT && f.stops() < own.stops())
+            .sorted(Comparator.comparingDouble(Frame::stops).reversed())
+            .map(f -> analysis.draw(f.id(), coarse))
+            .toList();
+    float[] view = Panes.of(analysis).draw(coarse);
+    LabPlanes lab = Lean.lab(p);
+    Plane red = Plane.of(p.width(), p.height());
+    Plane blue = Plane.of(p.width(), p.height());
+    Plane known = Plane.of(p.width(), p.height());
+    Plane light = bright(lab);
+    for (int i = 0; i < known.data().length; i++) {
+      if (view[i] > 0.02f) {
+        continue;
+      }
+      Picture shows = clear(p, darker, i);
+      boolean anchor = shows.r() == p.r();
+      Lab colour = anchor ? new Lab(lab.l()[i], lab.a()[i], lab.b()[i]) : lab(shows, i);
+      if (shows.mostAt(i) > Burnt.NO_COLOUR || colour.l() < 25) {
+        continue;
+      }
+      red.data()[i] = Lean.bounded(Lean.of(shows.r()[i], shows.g()[i]));
+      blue.data()[i] = Lean.bounded(Lean.of(shows.b()[i], shows.g()[i]));
+      // what is burnt is light enough
+      float white =
+          anchor ? Ease.between((lab.l()[i] / light.data()[i] - DULL) / (WHITE - DULL)) : 1;
+      known.data()[i] =
+          (float) Math.max(0, Math.min(1, (COLOURED - colour.chroma()) / (COLOURED - NEUTRAL)))
+              * white;
+    }
+    double wide = Math.max(p.width(), p.height());
+    return new Plane[] {
+      enlarged(spread(red, known, wide), analysis), enlarged(spread(blue, known, wide), analysis)
+    };
+  }
+
+  /** The anchor's picture, or of the darker frames' the lightest that is not burnt at a pixel. */
+  private static Picture clear(Picture anchor, List<Picture> darker, int i) {
+    Picture shows = anchor;
+    for (int k = 0; k < darker.size() && shows.mostAt(i) > Burnt.NO_COLOUR; k++) {
+      shows = darker.get(k);
+    }
+    return shows;
+  }
+
+  private static Lab lab(Picture p, int i) {
+    double[] work = Space.SRGB_TO_WORK.apply(p.r()[i], p.g()[i], p.b()[i]);
+    return Lab.ofWork(work[0], work[1], work[2]);
+  }
+
+  private static Plane enlarged(Plane in, Analysis analysis) {
+    Raster raster = analysis.raster();
+    Plane out = Plane.of(raster.width(), raster.height());
+    MapRows rows = MapRows.of(analysis.fullWidth(), analysis.fullHeight(), raster, in)[0];
+    for (int y = 0; y < raster.height(); y++) {
+      rows.row(y, out.data(), y * raster.width());
+    }
+    return out;
+  }
+
+  /**
+   * How light the lightest surfaces about each pixel are, L*: walls and ceilings are lighter than
+   * floors and furniture in the same light (the white patch of Land's retinex, taken locally as a
+   * Minkowski mean, Finlayson and Trezzi 2004).
+   */
+  private static Plane bright(LabPlanes lab) {
+    Plane raised = Plane.of(lab.width(), lab.height());
+    for (int i = 0; i < raised.data().length; i++) {
+      float x = Math.max(0, lab.l()[i]) / 100;
+      float x2 = x * x;
+      float x4 = x2 * x2;
+      raised.data()[i] = x4 * x4;
+    }
+    Plane mean = Gauss.smooth(raised, ABOUT * Math.max(lab.width(), lab.height()));
+    for (int i = 0; i < mean.data().length; i++) {
+      mean.data()[i] = (float) (100 * Math.pow(Math.max(1e-9, mean.data()[i]), 1.0 / POWER));
+    }
+    return mean;
+  }
+
+  /** Normalised convolution (Knutsson and Westin 1993), wider where little is known. */
+  private static Plane spread(Plane values, Plane known, double longEdge) {
+    Plane weighted = Guided.product(values, known);
+    Plane out = Plane.of(values.width(), values.height());
+    for (int k = REACHES.length - 1; k >= 0; k--) {
+      Plane sum = Gauss.smooth(weighted, REACHES[k] * longEdge);
+      Plane all = Gauss.smooth(known, REACHES[k] * longEdge);
+      for (int i = 0; i < out.data().length; i++) {
+        float share = Math.min(1, all.data()[i] / BELIEVED);
+        float here = sum.data()[i] / Math.max(1e-6f, all.data()[i]);
+        out.data()[i] += (here - out.data()[i]) * share;
+      }
+    }
+    return out;
+  }
+}

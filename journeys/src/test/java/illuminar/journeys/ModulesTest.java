@@ -1,0 +1,303 @@
+package illuminar.journeys;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.microsoft.playwright.Page;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+
+/** The interface's own logic, called module by module in Chromium, without any screen. */
+class ModulesTest {
+  private static Chromium chromium;
+  private static Page page;
+
+  @BeforeAll
+  static void load() {
+    chromium = new Chromium();
+    page = chromium.page();
+    page.addScriptTag(
+        new Page.AddScriptTagOptions().setPath(Path.of("../web/target/modules/modules.js")));
+  }
+
+  @AfterAll
+  static void close() {
+    chromium.close();
+  }
+
+  private static Object call(String expression) {
+    return page.evaluate("async () => { const m = illuminar; " + expression + " }");
+  }
+
+  private static double number(String expression) {
+    return ((Number) call(expression)).doubleValue();
+  }
+
+  /** Nonsense is no number; units, decimal commas and the true minus are. Common practice. */
+  @Test
+  void typedNumbersAreReadWithTheirUnitAndNonsenseIsNone() {
+    assertThat(call("return m.typedNumber('abc', 'st')")).isNull();
+    assertThat(call("return m.typedNumber('', 'st')")).isNull();
+    assertThat(call("return m.typedNumber('1.2.3', '')")).isNull();
+    assertThat(call("return m.typedNumber('--2', '')")).isNull();
+    assertThat(number("return m.typedNumber('−1,5 st', 'st')")).isEqualTo(-1.5);
+    assertThat(number("return m.typedNumber('+.5', 'st')")).isEqualTo(0.5);
+    assertThat(number("return m.typedNumber('35 %', '%')")).isCloseTo(0.35, within(1e-12));
+    assertThat(number("return m.typedNumber(' 12px', 'px')")).isEqualTo(12);
+  }
+
+  @Test
+  void amountsSayTheirSignWhereTheyCanGoEitherWay() {
+    assertThat(call("return m.amount(0.5, 0.05, 'st')")).isEqualTo("+0.50 st");
+    assertThat(call("return m.amount(-20, 1, 'mired')")).isEqualTo("−20 mired");
+    assertThat(call("return m.worded(0.995, 0.005, '%')")).isEqualTo("99.5 %");
+    assertThat(call("return m.worded(0.4, 0.01, '%')")).isEqualTo("40 %");
+  }
+
+  /** A black point stays its distance below the white point, whichever of the two moves. */
+  @Test
+  void numbersThatExcludeEachOtherAreHeldApart() {
+    String bounds =
+        "const b = [{name:'white',under:'',apart:0},{name:'black',under:'white',apart:0.05}];"
+            + " const now = {white:0.6,black:0.3}; ";
+    assertThat(number(bounds + "return m.held(b, now, 'black', 0.9)")).isEqualTo(0.55);
+    assertThat(number(bounds + "return m.held(b, now, 'white', 0.2)")).isEqualTo(0.35);
+    assertThat(number(bounds + "return m.held(b, now, 'black', 0.1)")).isEqualTo(0.1);
+  }
+
+  /** A keeper that answers by hand: {@code put} waits until it is let go or refused. */
+  private static final String KEEPER =
+      """
+      const calls = [], told = [];
+      let edition = 1, server = { n: 0 }, revision = 1;
+      const state = () => ({ recipe: server, edition, revision, canUndo: true, canRedo: false,
+        said: 'step ' + revision, frames: [] });
+      const keeper = {
+        put: (recipe, e) => new Promise((ok, no) => calls.push({ recipe, edition: e,
+          ok: () => { server = recipe; edition++; revision++; ok(state()); }, no })),
+        travel: (way, e) => new Promise((ok, no) => calls.push({ way, edition: e,
+          ok: (r) => { server = r; edition++; ok(state()); }, no })),
+        load: async () => state(),
+      };
+      const steps = new m.Steps(keeper, (e) => e, (s, problem) => told.push(problem));
+      steps.take(state());
+      const rest = () => new Promise((r) => setTimeout(r));
+      """;
+
+  /** One change after the other goes out, each with the edition that the one before brought. */
+  @Test
+  void stepsAreKeptOneAfterTheOther() {
+    Object seen =
+        call(
+            KEEPER
+                + """
+                steps.change((r) => ({ n: 1 })); steps.settle();
+                steps.change((r) => ({ n: 2 })); steps.settle();
+                await rest();
+                const waiting = calls.length;
+                calls[0].ok(); await rest();
+                const second = calls[1].edition, saving = steps.now.saved.state;
+                calls[1].ok(); await rest();
+                return [waiting, second, saving, steps.now.saved.state, server.n, steps.unsaved];
+                """);
+    assertThat(seen).isEqualTo(List.of(1, 2, "saving", "saved", 2, false));
+  }
+
+  /** Undo waits behind a change that is still on its way, and undoes that one. */
+  @Test
+  void undoWaitsBehindAWaitingSave() {
+    Object seen =
+        call(
+            KEEPER
+                + """
+                steps.change(() => ({ n: 1 })); steps.settle();
+                void steps.travel('undo');
+                await rest();
+                const first = calls.map((c) => c.way ?? 'put');
+                calls[0].ok(); await rest();
+                calls[1].ok({ n: 0 }); await rest();
+                return [first.join(), calls[1].way, steps.now.recipe.n, steps.now.saved.state];
+                """);
+    assertThat(seen).isEqualTo(List.of("put", "undo", 0, "saved"));
+  }
+
+  /** What is changed while an undo is on its way stays, on top of it. */
+  @Test
+  void aChangeDuringAnUndoStays() {
+    Object seen =
+        call(
+            KEEPER
+                + """
+                void steps.travel('undo'); await rest();
+                steps.change(() => ({ n: 7 })); steps.settle();
+                calls[0].ok({ n: 0 }); await rest();
+                calls[1].ok(); await rest();
+                return [steps.now.recipe.n, server.n, calls[1].edition];
+                """);
+    assertThat(seen).isEqualTo(List.of(7, 7, 2));
+  }
+
+  /** A refused step is taken back at once and said; later steps are kept again. */
+  @Test
+  void aRefusedStepIsTakenBackAndSaid() {
+    Object seen =
+        call(
+            KEEPER
+                + """
+                steps.change(() => ({ n: 1 })); steps.settle(); await rest();
+                calls[0].no({ kind: 'refused', said: 'Black stays below white.' }); await rest();
+                const back = steps.now.recipe.n, said = told.at(-1), state = steps.now.saved.state;
+                steps.change(() => ({ n: 2 })); steps.settle(); await rest();
+                calls[1].ok(); await rest();
+                return [back, said, state, server.n, steps.unsaved];
+                """);
+    assertThat(seen)
+        .isEqualTo(List.of(0, "Taken back: Black stays below white.", "saved", 2, false));
+  }
+
+  /** A refusal that a later step has mended already loses nothing. */
+  @Test
+  void aRefusalThatIsMendedAlreadyTakesNothingBack() {
+    Object seen =
+        call(
+            KEEPER
+                + """
+                steps.change(() => ({ n: 1 })); steps.settle();
+                steps.change(() => ({ n: 2 })); steps.settle(); await rest();
+                calls[0].no({ kind: 'refused', said: 'no' }); await rest();
+                calls[1].ok(); await rest();
+                return [steps.now.recipe.n, server.n, told.filter(Boolean).length];
+                """);
+    assertThat(seen).isEqualTo(List.of(2, 2, 0));
+  }
+
+  /** "Trying again" is only said where it is so: out of reach it is, refused for good it is not. */
+  @Test
+  void outOfReachIsTriedAgainAndAFailureIsNot() {
+    Object seen =
+        call(
+            KEEPER
+                + """
+                const later = window.setTimeout; const due = [];
+                window.setTimeout = (f, ms) => ms > 1000 ? due.push(f) : later(f, ms);
+                steps.change(() => ({ n: 1 })); steps.settle(); await rest();
+                calls[0].no({ kind: 'unreachable', said: 'away' }); await rest();
+                const state = steps.now.saved.state, tries = due.length;
+                due[0](); await rest();
+                calls[1].no({ kind: 'failed', said: 'gone' }); await rest();
+                const failed = steps.now.saved.state, more = due.length;
+                steps.tryAgain(); await rest();
+                calls[2].ok(); await rest();
+                window.setTimeout = later;
+                return [state, tries, failed, more, steps.now.saved.state, server.n];
+                """);
+    assertThat(seen).isEqualTo(List.of("offline", 1, "failed", 1, "saved", 1));
+  }
+
+  /** Another tab's change stops everything until somebody decides. */
+  @Test
+  void aConflictWaitsForADecision() {
+    Object seen =
+        call(
+            KEEPER
+                + """
+                steps.change(() => ({ n: 1 })); steps.settle(); await rest();
+                calls[0].no({ kind: 'conflict', said: 'another tab' }); await rest();
+                steps.change(() => ({ n: 2 })); steps.settle(); await rest();
+                const silent = calls.length;
+                server = { n: 9 }; edition = 5;
+                await steps.resolve(true); await rest();
+                const on = calls[1].edition; calls[1].ok(); await rest();
+                return [silent, on, server.n, steps.now.saved.state];
+                """);
+    assertThat(seen).isEqualTo(List.of(1, 5, 2, "saved"));
+  }
+
+  /** The point under the pointer stays where it is, and a piece never reaches beyond the view. */
+  @Test
+  void zoomingKeepsThePointUnderThePointer() {
+    Object seen =
+        call(
+            """
+            const stage = { width: 800, height: 600 };
+            const g = m.placed(6000, 4000, stage, { fit: true, scale: 1, cx: 0, cy: 0 });
+            const zoom = m.pulled(g, stage, 1, 200, 150);
+            const h = m.placed(6000, 4000, stage, zoom);
+            const before = (200 - g.ox) / g.scale, after = (200 - h.ox) / h.scale;
+            const p = m.piece(h, stage), c = m.coarser(p, h);
+            return [Math.abs(before - after), p.width <= 800, p.x + p.width <= 6000,
+              Math.abs(c.width - p.width / 2) <= 1, c.scale];
+            """);
+    assertThat(seen).isInstanceOf(List.class);
+    List<?> list = (List<?>) seen;
+    assertThat(((Number) list.get(0)).doubleValue()).isLessThan(1.5);
+    assertThat(list.subList(1, 5)).isEqualTo(List.of(true, true, true, 0.5));
+  }
+
+  /** A path is read as it was written, and thinned within its tolerance. Douglas, Peucker 1973. */
+  @Test
+  void drawnLinesComeBackAndAreThinned() {
+    Object seen =
+        call(
+            """
+            const line = Array.from({ length: 50 }, (_, i) => ({ x: i / 100, y: 0.2 + (i % 2) * 1e-5 }));
+            const back = m.readPath(m.writePath(line));
+            const worst = Math.max(...line.map((p, i) => Math.hypot(p.x - back[i].x, p.y - back[i].y)));
+            const corner = [{ x: 0, y: 0 }, { x: 0.5, y: 0 }, { x: 0.5, y: 0.5 }];
+            return [worst < 1e-5, m.simplified(line, 1e-4).length, m.simplified(corner, 1e-3).length,
+              m.writePath([{ x: 0.1, y: 0.1, press: 0.5 }])];
+            """);
+    assertThat(seen).isEqualTo(List.of(true, 2, 3, "10000,10000,50"));
+  }
+
+  /** Warmer by mired along the scale of reciprocal megakelvin: 10⁶/6504 = 153.75. CIE 15. */
+  @Test
+  void kelvinFollowsFromMired() {
+    assertThat(call("return m.kelvin(0)")).isEqualTo("6500");
+    assertThat(number("return Number(m.kelvin(-50))"))
+        .isCloseTo(1e6 / (1e6 / 6504 + 50), within(6.0));
+  }
+
+  private static final String FRAMES =
+      """
+      const f = (id, role, stops, anchor = false) => ({ id, role, stops, anchor });
+      const frames = [f('a', 'AMBIENT', 0, true), f('b', 'AMBIENT', -2), f('c', 'FLASH', -2.02),
+        f('d', 'FLASH', -2.03), f('w', 'WINDOW', -5.3), f('o', 'LAMPS_OFF', 0)];
+      """;
+
+  @Test
+  void framesAreNamedByTheirPlaceOnTheLadder() {
+    assertThat(call(FRAMES + "return m.frameName('b', frames)")).isEqualTo("frame −2");
+    assertThat(call(FRAMES + "return m.frameName('c', frames)")).isEqualTo("flash frame −2 a");
+    assertThat(call(FRAMES + "return m.frameName('d', frames)")).isEqualTo("flash frame −2 b");
+    assertThat(call(FRAMES + "return m.frameName('gone', frames)"))
+        .isEqualTo("a frame that is gone");
+    assertThat(call(FRAMES + "return m.bestMeasure(frames)"))
+        .isEqualTo(Map.of("source", "FLASH", "reference", "c"));
+    assertThat(call(FRAMES + "return m.bestMeasure(frames.filter((x) => x.role !== 'FLASH'))"))
+        .isEqualTo(Map.of("source", "LIGHTS", "reference", "o"));
+  }
+
+  private static final String PLAN =
+      """
+      const f = (name, role = 'AMBIENT') => ({ name, role, known: false });
+      const plan = m.planOf({ views: [
+        { name: 'V1', anchor: 'b', frames: [f('a'), f('b'), f('c')] },
+        { name: 'V2', anchor: 'd', frames: [f('d')] }], refused: [] });
+      const say = (p) => p.map((v) => v.name + ':' + v.anchor + ':' + v.frames.map((x) => x.name).join('')).join(' ');
+      """;
+
+  @Test
+  void viewsAreSplitMergedAndFramesMoved() {
+    assertThat(call(PLAN + "return say(m.split(plan, 0, 1))")).isEqualTo("V1:a:a V1 b:b:bc V2:d:d");
+    assertThat(call(PLAN + "return say(m.merge(plan, 1))")).isEqualTo("V1:b:abcd");
+    assertThat(call(PLAN + "return say(m.moveFrame(plan, 1, 'd', 0))")).isEqualTo("V1:b:abcd");
+    assertThat(call(PLAN + "return say(m.moveFrame(plan, 0, 'b', 1))"))
+        .isEqualTo("V1:c:ac V2:d:db");
+    assertThat(call(PLAN + "return say(plan)")).isEqualTo("V1:b:abc V2:d:d");
+  }
+}

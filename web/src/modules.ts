@@ -1,0 +1,9 @@
+/** What tests call of the web's own logic, without any screen. Built beside the interface, not into it. */
+export { backdrop, topOf } from "./bench/histogram";
+export { coarser, piece, placed, pulled } from "./bench/geometry";
+export { bestMeasure, frameName, nearest, pairedFlash, step } from "./bench/frames";
+export { Steps } from "./bench/state/steps";
+export { readPath, simplified, writePath } from "./bench/tools/path";
+export { gateWords, isAll, kelvin } from "./bench/words";
+export { changed, merge, moveFrame, planOf, split } from "./intake/plan";
+export { amount, held, typedNumber, within, worded } from "./kit/numbers";
