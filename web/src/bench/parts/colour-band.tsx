@@ -5,7 +5,7 @@ import { changePart, startPart } from "../edits/regions";
 import { settle } from "../state/gesture";
 import { useHand } from "../state/hand";
 import { recipe } from "../state/history";
-import { colourAt } from "../state/sitting";
+import { colourAt } from "../state/asking";
 import { complain } from "../state/view";
 import { joins, press, type Spot } from "../tools/tool";
 import { LookLine } from "./lines";

@@ -8,7 +8,7 @@ import { toolsOf } from "../tools";
 import { useGesture } from "../state/gesture";
 import { useHand } from "../state/hand";
 import { useMasks } from "../state/masks";
-import { point } from "../state/sitting";
+import { point } from "../state/asking";
 import { useView } from "../state/view";
 import { geometry, resize, useViewport, zoomTo } from "../state/viewport";
 import type { Spot, Tool } from "../tools/tool";

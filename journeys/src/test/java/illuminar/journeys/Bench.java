@@ -17,13 +17,13 @@ final class Bench implements AutoCloseable {
 
   private final TestServer server;
   private final Chromium chromium = new Chromium();
-  final Page page = chromium.page();
+  Page page = chromium.page();
 
   /** Opens the first view of the small demo card under a name. */
   Bench(String database, String view) {
     server = new TestServer(database);
     PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE);
-    page.setDefaultTimeout(PATIENCE);
+    page.context().setDefaultTimeout(PATIENCE);
     openFirstView(server.url(), view);
   }
 
@@ -90,15 +90,20 @@ final class Bench implements AutoCloseable {
   private String address = "";
   private String first = "";
 
-  /** Opens the view on a recipe made of its first version, whatever was done to it before. */
-  void begin(String made) {
-    page.unrouteAll();
+  /** Opens the view in a new tab, on a recipe made of its first version. */
+  Page begin(String made) {
     if (address.isEmpty()) {
       address = page.url();
     }
+    Page next = page.context().newPage();
+    page.close();
+    page = next;
+    String view = address.substring(address.lastIndexOf('/') + 1);
+    page.navigate(url() + "/api/views/" + view + "/recipe");
     first = String.valueOf(page.evaluate(PUT.replace("MADE", made), first));
     page.navigate(address);
     page.waitForFunction(SEEN);
+    return page;
   }
 
   /** The same for a page that has just opened a view. */

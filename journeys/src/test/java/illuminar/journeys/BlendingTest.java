@@ -21,12 +21,11 @@ class BlendingTest {
   @BeforeAll
   static void begin() {
     bench = new Bench("blending_test", "Instrument room");
-    page = bench.page;
   }
 
   @BeforeEach
   void windowsAlone() {
-    bench.begin(Bench.WINDOWS);
+    page = bench.begin(Bench.WINDOWS);
   }
 
   @AfterAll

@@ -23,7 +23,6 @@ class FaultsTest {
   @BeforeAll
   static void open() {
     bench = new Bench("faults_test", "Instrument room");
-    page = bench.page;
   }
 
   @AfterAll
@@ -33,7 +32,7 @@ class FaultsTest {
 
   @BeforeEach
   void windowsAlone() {
-    bench.begin(Bench.WINDOWS);
+    page = bench.begin(Bench.WINDOWS);
   }
 
   @Test

@@ -19,12 +19,11 @@ class FinishingTest {
   @BeforeAll
   static void begin() {
     bench = new Bench("finishing_test", "Instrument room");
-    page = bench.page;
   }
 
   @BeforeEach
   void windowsAlone() {
-    bench.begin(Bench.WINDOWS);
+    page = bench.begin(Bench.WINDOWS);
   }
 
   @AfterAll

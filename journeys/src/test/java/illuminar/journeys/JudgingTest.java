@@ -20,12 +20,11 @@ class JudgingTest {
   @BeforeAll
   static void begin() {
     bench = new Bench("judging_test", "Instrument room");
-    page = bench.page;
   }
 
   @BeforeEach
   void windowsAlone() {
-    bench.begin(Bench.WINDOWS);
+    page = bench.begin(Bench.WINDOWS);
   }
 
   @AfterAll

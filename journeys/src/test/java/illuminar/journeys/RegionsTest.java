@@ -19,12 +19,11 @@ class RegionsTest {
   @BeforeAll
   static void begin() {
     bench = new Bench("regions_test", "Instrument room");
-    page = bench.page;
   }
 
   @BeforeEach
   void windowsAlone() {
-    bench.begin(Bench.WINDOWS);
+    page = bench.begin(Bench.WINDOWS);
   }
 
   @AfterAll

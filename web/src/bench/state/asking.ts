@@ -1,0 +1,143 @@
+import type { Look, Pass, PictureAnswer, Recipe, Region } from "../../api/types";
+import { coarser } from "../geometry";
+import { Preview } from "../preview";
+import { inOrder } from "./board";
+import { ALL, useGesture } from "./gesture";
+import { useHistory } from "./history";
+import { dropMask, keepThumbs, STAGE, takeMask, thumbSlot, useMasks, wanted } from "./masks";
+import { complain, fullSize, useView } from "./view";
+import { geometry, seen, show, useViewport } from "./viewport";
+
+/* What is asked of the server while one sits at a view, and where its answers go. */
+
+/** Round trip from which on a moving control is followed on a coarser picture; milliseconds. */
+const PROMPT = 60;
+
+/** Long edge of a small mask. */
+const THUMB = 88;
+
+let preview: Preview | undefined;
+
+/** What the last picture or mask could not do. */
+let shownProblem = "";
+
+/** The regions whose small masks have been asked for, as they were then. */
+const asked = new Map<string, Region>();
+
+export function connect(view: string) {
+  asked.clear();
+  preview = new Preview(view, {
+    picture,
+    mask: (head, image) => takeMask(head, image, asked.get(head.region)),
+    read: (probes) => useViewport.setState({ pointer: probes.find((p) => p.id === "pointer") }),
+    problem: (said) => {
+      if (said) complain((shownProblem = said));
+      // the next picture clears what the one before could not do, and nothing else
+      else if (shownProblem && useView.getState().problem === shownProblem) complain(undefined);
+    },
+    connected: (is) => {
+      useView.setState({ connected: is });
+      if (is) askThumbs(true);
+    },
+  });
+}
+
+export function disconnect() {
+  preview?.close();
+  preview = undefined;
+}
+
+export function isConnected(): boolean {
+  return preview !== undefined;
+}
+
+function askThumb(recipe: Recipe, region: Region) {
+  const { w, h, long } = fullSize();
+  const scale = THUMB / long;
+  asked.set(region.id, region);
+  preview?.mask(thumbSlot(region.id), recipe, region.id, {
+    scale,
+    x: 0,
+    y: 0,
+    width: Math.max(1, Math.round(w * scale)),
+    height: Math.max(1, Math.round(h * scale)),
+  });
+}
+
+/** Whether a pass is left out of the picture while its before is looked at. */
+function leftOut(pass: Pass): boolean {
+  const { before } = useGesture.getState();
+  const stage = useView.getState().kinds.find((k) => k.kind === pass.move.kind)?.stage;
+  return before === ALL || before === pass.id || before === stage;
+}
+
+/** Asks for the picture as it now stands: coarse while a control moves, where sharp takes too long. */
+export function askPicture() {
+  const { recipe } = useHistory.getState();
+  const { alone, sharpMs } = useViewport.getState();
+  const { moving, worked, before } = useGesture.getState();
+  const raster = seen();
+  if (!recipe || !raster) return;
+  const draft = moving && sharpMs > PROMPT;
+  preview?.picture({
+    draft,
+    moving: worked,
+    recipe: before ? { ...recipe, passes: recipe.passes.filter((p) => !leftOut(p)) } : recipe,
+    frame: alone,
+    raster: draft ? coarser(raster, geometry()) : raster,
+    probes: inOrder(),
+    quality: moving ? 0.85 : 0.93,
+  });
+}
+
+function picture(head: PictureAnswer, image: ImageBitmap, roundMs: number) {
+  const sharp = head.raster.scale >= geometry().scale;
+  show(
+    { image, raster: head.raster },
+    {
+      histogram: head.histogram,
+      readings: head.probes,
+      serverMs: head.serverMs,
+      roundMs,
+      ...(sharp ? { sharpMs: roundMs } : {}),
+    },
+  );
+  const marks = document.documentElement.dataset;
+  marks.sharp = String(sharp);
+  marks.pictures = String(Number(marks.pictures ?? 0) + 1);
+}
+
+/** Asks for the mask on the stage; while a control moves it is hidden and none is asked for. */
+export function askMask() {
+  const { recipe } = useHistory.getState();
+  const region = recipe?.regions.find((r) => r.id === wanted());
+  const raster = seen();
+  if (!recipe || !region || !raster) dropMask();
+  else if (!useGesture.getState().moving) preview?.mask(STAGE, recipe, region.id, raster);
+}
+
+/** Asks for the small masks of regions that have changed, or of all. */
+export function askThumbs(all: boolean) {
+  const { settled } = useHistory.getState();
+  if (!settled) return;
+  keepThumbs(settled.regions);
+  const { thumbs } = useMasks.getState();
+  settled.regions.filter((r) => all || thumbs[r.id]?.of !== r).forEach((r) => askThumb(settled, r));
+}
+
+let lastRead = 0;
+
+/** Reads under the pointer, pixels at full size. */
+export function point(x: number, y: number) {
+  const now = performance.now();
+  if (now - lastRead < PROMPT) return;
+  lastRead = now;
+  preview?.read([{ id: "pointer", x, y, radius: Math.max(1, 2 / geometry().scale), surface: "" }]);
+}
+
+/** The colour of what a part looks at round a place, pixels at full size. */
+export async function colourAt(look: Look, x: number, y: number) {
+  const { recipe } = useHistory.getState();
+  if (!recipe || !preview) throw new Error("The picture is not open yet.");
+  return (await preview.pick(recipe, look, x, y, Math.max(3, fullSize().w / 400))).lab;
+}
