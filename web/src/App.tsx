@@ -31,7 +31,7 @@ export function App() {
   return (
     <>
       <RouterProvider router={router} />
-      <Dialog open={ended} fullScreen aria-label="Sign in again">
+      <Dialog open={ended} fullScreen slotProps={{ paper: { "aria-label": "Sign in again" } }}>
         <SignIn
           onSigned={() => {
             setEnded(false);

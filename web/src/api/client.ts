@@ -21,6 +21,9 @@ function token(): string {
   return found ? decodeURIComponent(found.slice(11)) : "";
 }
 
+/** Whether a refusal says that nobody is signed in: no session, or its token went with it. */
+export const signedOut = (status: number) => status === 401 || status === 403;
+
 const ended = new Set<() => void>();
 
 /** Tells when the session has ended; the returned function stops it. */
@@ -35,7 +38,7 @@ const habits: Middleware = {
   },
   async onResponse({ response, schemaPath }) {
     if (response.ok) return;
-    if (response.status === 401 && schemaPath !== "/api/session") ended.forEach((tell) => tell());
+    if (signedOut(response.status) && schemaPath !== "/api/session") ended.forEach((tell) => tell());
     const problem = (await response.json().catch(() => ({}))) as { detail?: string };
     throw new Refused(response.status, problem.detail ?? `The server answered ${response.status}.`);
   },

@@ -1,6 +1,6 @@
 import { produce } from "immer";
 import { create } from "zustand";
-import { data, ifMatch, Refused, saidOf, server } from "../../api/client";
+import { data, ifMatch, Refused, saidOf, server, signedOut } from "../../api/client";
 import type { Recipe } from "../../api/types";
 import { Steps, type Failure, type Keeper, type Standing } from "./steps";
 import { complain } from "./view";
@@ -40,7 +40,7 @@ function failure(e: unknown): Failure {
   if (status === 412) return { kind: "conflict", said };
   if (status === 422 || status === 400) return { kind: "refused", said };
   // signed out: it goes on as soon as somebody signs in again
-  if (status === 0 || status === 401 || status >= 500) return { kind: "unreachable", said };
+  if (status === 0 || signedOut(status) || status >= 500) return { kind: "unreachable", said };
   return { kind: "failed", said };
 }
 

@@ -74,17 +74,17 @@ class ModulesTest {
       """
       const calls = [], told = [];
       let edition = 1, server = { n: 0 }, revision = 1;
-      const state = () => ({ recipe: server, edition, revision, canUndo: true, canRedo: false,
+      const answer = () => ({ recipe: server, edition, revision, canUndo: true, canRedo: false,
         said: 'step ' + revision, frames: [] });
       const keeper = {
         put: (recipe, e) => new Promise((ok, no) => calls.push({ recipe, edition: e,
-          ok: () => { server = recipe; edition++; revision++; ok(state()); }, no })),
+          ok: () => { server = recipe; edition++; revision++; ok(answer()); }, no })),
         travel: (way, e) => new Promise((ok, no) => calls.push({ way, edition: e,
-          ok: (r) => { server = r; edition++; ok(state()); }, no })),
-        load: async () => state(),
+          ok: (r) => { server = r; edition++; ok(answer()); }, no })),
+        load: async () => answer(),
       };
       const steps = new m.Steps(keeper, (e) => e, (s, problem) => told.push(problem));
-      steps.take(state());
+      steps.take(answer());
       const rest = () => new Promise((r) => setTimeout(r));
       """;
 
