@@ -2,14 +2,16 @@ package illuminar.core.recipe;
 
 import illuminar.core.control.Numbers;
 import illuminar.core.pass.Gate;
+import illuminar.core.pass.Group;
 import illuminar.core.pass.Pass;
 import illuminar.core.pass.PassKind;
 import illuminar.core.region.Region;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Objects;
-import java.util.Optional;
 import java.util.function.Function;
 
 /** Says in plain words what a pass does and what changed between two recipes. */
@@ -81,33 +83,9 @@ public final class Sentence {
     if (!before.ground().equals(after.ground())) {
       said.add("ground changed");
     }
-    for (Region region : after.regions()) {
-      Optional<Region> old = before.region(region.id());
-      if (old.isEmpty()) {
-        said.add("region " + region.name() + " added");
-      } else if (!old.get().equals(region)) {
-        said.add("region " + region.name() + " changed");
-      }
-    }
-    for (Region region : before.regions()) {
-      if (after.region(region.id()).isEmpty()) {
-        said.add("region " + region.name() + " removed");
-      }
-    }
-    for (Pass pass : after.passes()) {
-      Optional<Pass> old =
-          before.passes().stream().filter(p -> p.id().equals(pass.id())).findFirst();
-      if (old.isEmpty()) {
-        said.add(PassKind.of(pass.move()).name().toLowerCase(Locale.ROOT) + " added");
-      } else if (!old.get().equals(pass)) {
-        said.add(change(old.get(), pass));
-      }
-    }
-    for (Pass pass : before.passes()) {
-      if (after.passes().stream().noneMatch(p -> p.id().equals(pass.id()))) {
-        said.add(PassKind.of(pass.move()).name().toLowerCase(Locale.ROOT) + " removed");
-      }
-    }
+    named("region", before.regions(), after.regions(), Region::id, Region::name, said);
+    named("group", before.groups(), after.groups(), Group::id, Group::name, said);
+    passes(before.passes(), after.passes(), said);
     if (said.isEmpty()) {
       return before.equals(after) ? "nothing changed" : "order changed";
     }
@@ -116,9 +94,49 @@ public final class Sentence {
         : String.join(", ", said);
   }
 
+  private static <T> void named(
+      String what,
+      List<T> before,
+      List<T> after,
+      Function<T, String> id,
+      Function<T, String> name,
+      List<String> said) {
+    Map<String, T> old = byId(before, id);
+    for (T now : after) {
+      T was = old.remove(id.apply(now));
+      if (!now.equals(was)) {
+        said.add(what + " " + name.apply(now) + (was == null ? " added" : " changed"));
+      }
+    }
+    old.values().forEach(gone -> said.add(what + " " + name.apply(gone) + " removed"));
+  }
+
+  private static void passes(List<Pass> before, List<Pass> after, List<String> said) {
+    Map<String, Pass> old = byId(before, Pass::id);
+    for (Pass now : after) {
+      Pass was = old.remove(now.id());
+      if (was == null) {
+        said.add(name(now) + " added");
+      } else if (!now.equals(was)) {
+        said.add(change(was, now));
+      }
+    }
+    old.values().forEach(gone -> said.add(name(gone) + " removed"));
+  }
+
+  private static <T> Map<String, T> byId(List<T> all, Function<T, String> id) {
+    Map<String, T> found = new LinkedHashMap<>();
+    all.forEach(t -> found.put(id.apply(t), t));
+    return found;
+  }
+
+  private static String name(Pass pass) {
+    return PassKind.of(pass.move()).name().toLowerCase(Locale.ROOT);
+  }
+
   private static String change(Pass before, Pass after) {
     PassKind kind = PassKind.of(after.move());
-    String name = kind.name().toLowerCase(Locale.ROOT);
+    String name = name(after);
     if (before.on() != after.on()) {
       return name + (after.on() ? " switched on" : " switched off");
     }

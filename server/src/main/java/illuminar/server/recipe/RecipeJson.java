@@ -13,6 +13,7 @@ import org.springframework.stereotype.Component;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.exc.InvalidTypeIdException;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.jsontype.NamedType;
 
@@ -77,8 +78,14 @@ public class RecipeJson {
     } catch (JacksonException e) {
       throw new Problem(
           HttpStatus.UNPROCESSABLE_CONTENT,
-          refusal(e).orElse("This recipe cannot be read: it was made by another version."));
+          refusal(e).orElseGet(() -> "This recipe cannot be read: " + strange(e)));
     }
+  }
+
+  private static String strange(JacksonException e) {
+    return e instanceof InvalidTypeIdException unknown
+        ? "this version knows no " + unknown.getTypeId() + "."
+        : "it was made by another version.";
   }
 
   /** What a refused value said of itself, in words for a photographer; nothing for other errors. */

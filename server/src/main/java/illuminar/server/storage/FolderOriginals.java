@@ -17,7 +17,7 @@ import org.springframework.stereotype.Component;
 
 /** Originals in a folder, two levels deep by the first digits of their content's hash. */
 @Component
-class FolderOriginals implements Originals {
+public class FolderOriginals implements Originals {
   private final Path folder;
 
   FolderOriginals(Settings settings) {

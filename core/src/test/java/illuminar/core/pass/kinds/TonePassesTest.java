@@ -43,7 +43,7 @@ class TonePassesTest {
     assertThat(p.g()[50 * Painted.W + 200]).isGreaterThanOrEqualTo(1);
     assertThat(p.g()[50 * Painted.W + 20]).isLessThan(0.0002f);
     assertThatThrownBy(() -> new Levels(Channels.LIGHTNESS, 0.3, 0.28, 1))
-        .hasMessageContaining("black point");
+        .hasMessageContaining("Black point");
   }
 
   /** One channel alone: the others stay as they are, bit for bit nearly. */

@@ -51,7 +51,7 @@ public sealed interface Answer {
    *
    * @param region its id
    * @param share mean coverage, 0 to 1
-   * @param bytes length of the region in the recipe
+   * @param bytes length of the PNG
    */
   record MaskAnswer(long seq, String slot, String region, Raster raster, double share, int bytes)
       implements Answer {}

@@ -1,0 +1,70 @@
+package illuminar.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import illuminar.server.storage.FolderOriginals;
+import illuminar.server.storage.Originals;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.Test;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Primary;
+import tools.jackson.databind.JsonNode;
+
+/** Long work that is called off stops where it is: common practice, no source. */
+class CancelTest {
+
+  /** A card reader that stops at the third frame until it is let go. */
+  static class SlowReader {
+    static final CountDownLatch STANDS = new CountDownLatch(3);
+    static final CountDownLatch GO = new CountDownLatch(1);
+
+    @Bean
+    @Primary
+    Originals slow(FolderOriginals usual) {
+      return new Originals() {
+        @Override
+        public String keep(Path file) throws IOException {
+          STANDS.countDown();
+          try {
+            if (STANDS.getCount() == 0 && !GO.await(60, TimeUnit.SECONDS)) {
+              throw new IOException("nobody let it go");
+            }
+          } catch (InterruptedException e) {
+            throw new IOException(e);
+          }
+          return usual.keep(file);
+        }
+
+        @Override
+        public Path find(String sha256) {
+          return usual.find(sha256);
+        }
+      };
+    }
+  }
+
+  @Test
+  void aCancelledIntakeStopsAndTheCardCanBeTakenInAnew() throws Exception {
+    try (TestServer server =
+        new TestServer("cancel_test", Path.of("../demo/small/instrument-room"), SlowReader.class)) {
+      Visitor visitor = new Visitor(server.url()).signedIn();
+      String shoot = visitor.demoShoot();
+      String job = visitor.takeInCard(shoot).path("id").asString();
+      assertThat(SlowReader.STANDS.await(60, TimeUnit.SECONDS)).isTrue();
+      assertThat(visitor.send("DELETE", "/api/jobs/" + job, null).statusCode()).isEqualTo(204);
+      SlowReader.GO.countDown();
+      JsonNode over = visitor.done(shoot, job);
+      assertThat(over.path("state").asString()).isEqualTo("CANCELLED");
+      assertThat(over.path("done").asInt()).isLessThan(over.path("total").asInt());
+      assertThat(visitor.json("/api/shoots/" + shoot).path("views")).isEmpty();
+      assertThat(visitor.send("DELETE", "/api/jobs/" + job, null).body())
+          .contains("This is already over.");
+      JsonNode again = visitor.done(shoot, visitor.takeInCard(shoot).path("id").asString());
+      assertThat(again.path("state").asString()).isEqualTo("DONE");
+      assertThat(visitor.json("/api/shoots/" + shoot).path("views")).hasSize(1);
+    }
+  }
+}
