@@ -185,7 +185,8 @@ public final class Benchmark {
     for (int round = -2 * ms.length; round < ms.length; round++) {
       int moved = Math.floorMod(round / 20, PASSES);
       long start = System.nanoTime();
-      Picture p = session.draft(recipes.apply(0.002 * (round + 600), moved), raster, "");
+      Recipe recipe = recipes.apply(0.002 * (round + 600), moved);
+      Picture p = session.draft(recipe, raster, recipe.passes().get(moved).id());
       ScreenJpeg.strips(p, 0.9);
       Histogram.of(p);
       if (round >= 0) {
@@ -206,7 +207,7 @@ public final class Benchmark {
       Recipe recipe = Mixed.painted(40, Math.floorMod(round, 60) + 2);
       long start = System.nanoTime();
       session.coverage(recipe, "brush", raster).copy();
-      Picture p = session.picture(recipe, raster);
+      Picture p = session.picture(recipe, raster, "brush");
       ScreenJpeg.strips(p, 0.9);
       if (round >= 0) {
         ms[round] = (System.nanoTime() - start) / 1e6;
