@@ -101,7 +101,7 @@ public record HazyView(
   }
 
   /**
-   * What the haze is made out by, from one horizon.
+   * What shows the haze, from one horizon.
    *
    * @param horizon lowest small row of the sky; −1 where there is none
    * @param air colour of the airlight
@@ -168,7 +168,7 @@ public record HazyView(
         Arrays.copyOfRange(haze, first, end), raster.fullY(first), 1 / raster.scale());
   }
 
-  /** Small pixels that a row needs to be told by. */
+  /** Fewest small pixels by which a row can be measured. */
   private static final int LEAST_WIDTH = 8;
 
   /** A row's haze is that of its darkest pixels, all but one in so many being lighter. */

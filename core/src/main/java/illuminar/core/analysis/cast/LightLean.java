@@ -56,7 +56,7 @@ record LightLean(Picture light, float[] burning, float[] there, float[] white, P
 
   static LightLean flash(Analysis analysis, String flash) {
     if (flash.isEmpty()) {
-      throw new IllegalArgumentException("casts told by flash need a flash frame");
+      throw new IllegalArgumentException("casts found by the flash need a flash frame");
     }
     Frame partner = LightsApart.ambientOf(analysis, analysis.frames().get(flash));
     Response r = analysis.frames().response();
@@ -72,7 +72,8 @@ record LightLean(Picture light, float[] burning, float[] there, float[] white, P
 
   static LightLean lampless(Analysis analysis, String frame) {
     if (frame.isEmpty() || analysis.frames().get(frame).role() != Role.LAMPS_OFF) {
-      throw new IllegalArgumentException("casts told by lights need a frame with the lamps off");
+      throw new IllegalArgumentException(
+          "finding casts by the lights needs a frame with the lamps off");
     }
     Frame partner = LightsApart.ambientOf(analysis, analysis.frames().get(frame));
     Response r = analysis.frames().response();

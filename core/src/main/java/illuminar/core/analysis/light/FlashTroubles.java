@@ -14,8 +14,8 @@ import illuminar.core.picture.Plane;
 import java.util.Comparator;
 
 /**
- * Where a flash makes hot spots or throws hard shadows, told by the flash frame and the ambient one
- * nearest in exposure.
+ * Where a flash makes hot spots or throws hard shadows, found from the flash frame and the ambient
+ * one nearest in exposure.
  *
  * <p>A hot spot stands out of a ring round it both in the light that only the flash frame has and
  * in that light's relation to the ambient light of the same pixel: the first alone would take a
@@ -147,7 +147,7 @@ public final class FlashTroubles {
 
   /**
    * How far the flash frame's light falls below what surfaces that look alike get near by. What
-   * looks alike is told by the ambient frame (guided filter in colour); what falls below is left
+   * looks alike is read from the ambient frame (guided filter in colour); what falls below is left
    * out of the next round, so that the lit side of a shadow's edge tells. 0 if not known.
    */
   private static Plane below(Plane light, Plane known, Picture ambient) {

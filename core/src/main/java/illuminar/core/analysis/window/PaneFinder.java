@@ -16,7 +16,7 @@ final class PaneFinder {
   /** Share of the view's typical light below which something burnt is a lit reveal, not a view. */
   private static final float DIM = 0.09f;
 
-  /** The same for what hangs together with a pane. */
+  /** The same for what is connected with a pane. */
   private static final float DIMMER = 0.05f;
 
   /** How deep such spots are filled in, in pixels of the analysis grid. */
@@ -68,7 +68,7 @@ final class PaneFinder {
     return Panes.of(analysis, window.id(), mask, open, light, w, h, count);
   }
 
-  /** Adds dim spots that hang together with a pane, a few pixels deep: stones, bushes, shade. */
+  /** Adds dim spots connected with a pane, a few pixels deep: stones, bushes, shade. */
   private static void reach(boolean[] mask, boolean[] dim, int w, int h) {
     for (int ring = 0; ring < DEEP; ring++) {
       boolean[] before = mask.clone();
