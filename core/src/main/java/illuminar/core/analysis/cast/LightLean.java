@@ -73,7 +73,7 @@ record LightLean(Picture light, float[] burning, float[] there, float[] white, P
   static LightLean lampless(Analysis analysis, String frame) {
     if (frame.isEmpty() || analysis.frames().get(frame).role() != Role.LAMPS_OFF) {
       throw new IllegalArgumentException(
-          "finding casts by the lights needs a frame with the lamps off");
+          "casts found by the lights need a frame with the lamps off");
     }
     Frame partner = LightsApart.ambientOf(analysis, analysis.frames().get(frame));
     Response r = analysis.frames().response();
