@@ -1,5 +1,6 @@
 package illuminar.benchmarks;
 
+import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
@@ -33,6 +34,8 @@ public final class Mutation {
     }
   }
 
+  private static final String EXPLAINED = "## Read and explained\n";
+
   private Mutation() {}
 
   /** Takes PIT's mutations.xml and the page to write. */
@@ -53,8 +56,17 @@ public final class Mutation {
     folders.forEach((folder, mutants) -> page.append(row(folder, mutants)));
     page.append(row("**all**", all)).append("\n## Not noticed\n");
     folders.forEach((folder, mutants) -> page.append(survivors(folder, mutants)));
-    Files.writeString(Path.of(args[1]), page);
+    Path written = Path.of(args[1]);
+    page.append(explained(written));
+    Files.writeString(written, page);
     System.out.print(row("all", all));
+  }
+
+  /** What people wrote about the changes that nobody noticed outlives a new page. */
+  private static String explained(Path page) throws IOException {
+    String old = Files.exists(page) ? Files.readString(page) : "";
+    int at = old.indexOf(EXPLAINED);
+    return at < 0 ? "" : "\n" + old.substring(at);
   }
 
   private static List<Mutant> read(Path file) throws Exception {
