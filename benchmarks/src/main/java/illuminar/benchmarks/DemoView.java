@@ -38,7 +38,7 @@ record DemoView(
               s.flash(),
               c.width(),
               c.height(),
-              middle(c)));
+              c.middle()));
       codes.add(longEdge > c.width() ? larger(c, longEdge) : c);
     }
     Grouping.View grouped = Grouping.view(found);
@@ -52,16 +52,6 @@ record DemoView(
         codes.stream().parallel().map(Pyramid::of).toList(),
         grouped.frames().stream().map(Grouping.Placed::role).toList(),
         anchor);
-  }
-
-  private static double middle(Codes c) {
-    double sum = 0;
-    int n = 0;
-    for (int i = 1; i < c.eight().length; i += 3 * 97) {
-      sum += (c.eight()[i] & 255) / 255.0;
-      n++;
-    }
-    return sum / n;
   }
 
   List<Shot> shots() {

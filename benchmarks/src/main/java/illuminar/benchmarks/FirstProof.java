@@ -3,10 +3,7 @@ package illuminar.benchmarks;
 import illuminar.core.analysis.Analysis;
 import illuminar.core.colour.Lab;
 import illuminar.core.colour.Space;
-import illuminar.core.colour.Srgb;
 import illuminar.core.first.FirstVersion;
-import illuminar.core.frame.Codes;
-import illuminar.core.frame.Frame;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
@@ -17,11 +14,7 @@ import illuminar.scenes.render.Radiance;
 import illuminar.scenes.views.View;
 import illuminar.scenes.views.Views;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.List;
-import org.bytedeco.javacpp.indexer.FloatIndexer;
-import org.bytedeco.opencv.opencv_core.Mat;
 
 /**
  * The first version that the product makes by itself, beside the reference library's exposure
@@ -122,24 +115,11 @@ final class FirstProof {
 
   /** The reference library's fusion of the ambient frames, lined up; of one frame, the frame. */
   private Lab[] fused() {
-    List<Codes> aligned = new ArrayList<>();
-    for (Frame frame : analysis.frames().ambient()) {
-      Picture p = analysis.draw(frame.id(), whole);
-      byte[] rgb = new byte[3 * whole.pixels()];
-      for (int i = 0; i < whole.pixels(); i++) {
-        for (int c = 0; c < 3; c++) {
-          rgb[3 * i + c] = (byte) (int) (Srgb.encodeFast(p.channel(c)[i]) * 255 + 0.5f);
-        }
-      }
-      aligned.add(Codes.of8(whole.width(), whole.height(), rgb));
-    }
-    Mat fused = Reference.fuse(Reference.mats(aligned));
-    FloatIndexer at = fused.createIndexer();
+    float[] codes = Reference.fused(analysis);
     Lab[] out = new Lab[(whole.pixels() + STEP - 1) / STEP];
     for (int k = 0; k < out.length; k++) {
-      int x = k * STEP % whole.width();
-      int y = k * STEP / whole.width();
-      out[k] = Lab.ofSrgb(clip(at.get(y, x, 0)), clip(at.get(y, x, 1)), clip(at.get(y, x, 2)));
+      int i = 3 * k * STEP;
+      out[k] = Lab.ofSrgb(codes[i], codes[i + 1], codes[i + 2]);
     }
     return out;
   }

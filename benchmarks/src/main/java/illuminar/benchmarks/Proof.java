@@ -1,5 +1,6 @@
 package illuminar.benchmarks;
 
+import illuminar.benchmarks.cases.CaseProof;
 import illuminar.scenes.Scenes;
 import illuminar.scenes.views.View;
 import illuminar.scenes.views.Views;
@@ -13,8 +14,12 @@ import java.util.List;
 public final class Proof {
   private Proof() {}
 
-  /** Proves the views named; all where none is named. */
+  /** Proves the views named, all where none is named; or {@code case FOLDER}. */
   public static void main(String[] args) throws Exception {
+    if (args.length == 2 && args[0].equals("case")) {
+      CaseProof.prove(Path.of(args[1]));
+      return;
+    }
     Table table = new Table();
     List<View> views =
         args.length == 0 ? Views.all() : List.of(args).stream().map(Views::of).toList();

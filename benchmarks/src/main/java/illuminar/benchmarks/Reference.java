@@ -1,7 +1,13 @@
 package illuminar.benchmarks;
 
+import illuminar.core.analysis.Analysis;
+import illuminar.core.colour.Srgb;
 import illuminar.core.frame.Codes;
+import illuminar.core.frame.Frame;
+import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
+import illuminar.core.picture.Raster;
+import java.util.ArrayList;
 import java.util.List;
 import org.bytedeco.javacpp.indexer.FloatIndexer;
 import org.bytedeco.opencv.global.opencv_core;
@@ -10,7 +16,7 @@ import org.bytedeco.opencv.opencv_core.Mat;
 import org.bytedeco.opencv.opencv_core.MatVector;
 
 /** The reference library's exposure fusion, for comparison only. */
-final class Reference {
+public final class Reference {
   private Reference() {}
 
   static MatVector mats(List<Codes> frames) {
@@ -27,6 +33,35 @@ final class Reference {
   static Mat fuse(MatVector frames) {
     Mat out = new Mat();
     opencv_photo.createMergeMertens(1, 1, 1).process(frames, out);
+    return out;
+  }
+
+  /**
+   * The library's fusion of a view's ambient frames, lined up by the product; of one frame, the
+   * frame.
+   *
+   * @return display codes 0 to 1, red, green, blue of each pixel in turn
+   */
+  public static float[] fused(Analysis analysis) {
+    Raster whole = Raster.whole(analysis.fullWidth(), analysis.fullHeight(), 1);
+    List<Codes> aligned = new ArrayList<>();
+    for (Frame frame : analysis.frames().ambient()) {
+      Picture p = analysis.draw(frame.id(), whole);
+      byte[] rgb = new byte[3 * whole.pixels()];
+      for (int i = 0; i < whole.pixels(); i++) {
+        for (int c = 0; c < 3; c++) {
+          rgb[3 * i + c] = (byte) (int) (Srgb.encodeFast(p.channel(c)[i]) * 255 + 0.5f);
+        }
+      }
+      aligned.add(Codes.of8(whole.width(), whole.height(), rgb));
+    }
+    Mat fused = fuse(mats(aligned));
+    FloatIndexer at = fused.createIndexer();
+    float[] out = new float[3 * whole.pixels()];
+    for (int k = 0; k < out.length; k++) {
+      float code = at.get(k / 3 / whole.width(), k / 3 % whole.width(), k % 3);
+      out[k] = Math.max(0, Math.min(1, code));
+    }
     return out;
   }
 

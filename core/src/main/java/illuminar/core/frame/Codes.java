@@ -28,4 +28,15 @@ public record Codes(int width, int height, byte[] eight, short[] sixteen, boolea
   public boolean is8() {
     return eight.length > 0;
   }
+
+  /** Mean code of some of its green values, 0 to 1. */
+  public double middle() {
+    double sum = 0;
+    int n = 0;
+    for (int i = 1; i < 3 * width * height; i += 3 * 97) {
+      sum += is8() ? (eight[i] & 255) / 255.0 : (sixteen[i] & 65535) / 65535.0;
+      n++;
+    }
+    return sum / n;
+  }
 }
