@@ -361,6 +361,8 @@ class StoryTest {
     page.keyboard().type("Lower cottage");
     tabTo("Create, then add frames");
     page.keyboard().press("Enter");
+    // the card is read first
+    assertThat(page.getByLabel("Name of the view").first()).isVisible();
     tabTo("Name of the view");
     page.keyboard().press("Control+a");
     page.keyboard().type("Study");
