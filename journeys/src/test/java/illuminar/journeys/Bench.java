@@ -72,12 +72,16 @@ final class Bench implements AutoCloseable {
       async (first) => {
         const view = location.pathname.match(/views\\/([0-9a-f-]+)/)[1];
         const token = decodeURIComponent(document.cookie.match(/XSRF-TOKEN=([^;]+)/)?.[1] ?? '');
-        const state = await (await fetch(`/api/views/${view}/recipe`)).json();
         const send = (path, body, more) => fetch(path, { method: 'PUT', body: JSON.stringify(body),
           headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token, ...more } });
-        const recipe = first ? JSON.parse(first) : state.recipe;
-        const put = await send(`/api/views/${view}/recipe`, (MADE)(structuredClone(recipe)),
-          { 'If-Match': `"${state.edition}"` });
+        let recipe, put;
+        // the last step of the tab before may still be on its way
+        for (let tries = 0; tries < 5 && !(put && put.ok); tries++) {
+          const state = await (await fetch(`/api/views/${view}/recipe`)).json();
+          recipe = first ? JSON.parse(first) : state.recipe;
+          put = await send(`/api/views/${view}/recipe`, (MADE)(structuredClone(recipe)),
+            { 'If-Match': `"${state.edition}"` });
+        }
         const board = await send(`/api/views/${view}/board`, { probes: [], reference: '' }, {});
         if (!put.ok || !board.ok) throw new Error(await put.text());
         return JSON.stringify(recipe);
