@@ -6,6 +6,7 @@ import { burntLight } from "./burnt-light";
 import { colourBand } from "./colour-band";
 import { ellipse } from "./ellipse";
 import { flashTrouble } from "./flash-trouble";
+import { glazing } from "./glazing";
 import { loop } from "./loop";
 import { moving } from "./moving";
 import { otherRegion } from "./other-region";
@@ -29,6 +30,7 @@ const ALL = [
   colourBand,
   toneBand,
   windowFinder,
+  glazing,
   burntLight,
   moving,
   flashTrouble,

@@ -96,6 +96,11 @@ final class CaseFolder {
     return analysis;
   }
 
+  /** Whether the light that was there is known. */
+  boolean known() {
+    return Files.exists(folder.resolve("truth.hdr"));
+  }
+
   /** The light at each pixel of the view, linear sRGB primaries. */
   float[] truth() {
     Mat read =

@@ -54,10 +54,10 @@ public final class CaseProof {
     pictures.put("first", shown(session.picture(first, whole)));
     pictures.put("ground", shown(session.picture(FirstVersion.ground(analysis.frames()), whole)));
     pictures.put("fusion", decoded(Reference.fused(analysis)));
-    float[] truth = room.truth();
+    float[] truth = room.known() ? room.truth() : new float[0];
     System.out.printf(
         "%-10s %-8s %7s %7s %7s %7s%n", "where", "picture", "uneven", "95 %", "CIEDE", "95 %");
-    for (String name : VIEWS) {
+    for (String name : room.known() ? VIEWS : List.<String>of()) {
       room.mask(name)
           .ifPresent(mask -> pictures.forEach((p, rgb) -> view(name, p, rgb, truth, mask, whole)));
     }

@@ -23,6 +23,9 @@ final class BalanceProposer implements Proposer {
 
   @Override
   public Proposal propose(Recipe recipe, PreviewSession session) {
+    if (Outdoors.seen(session.analysis())) {
+      return Proposal.none(recipe, "Outside, the light of the hour is the colour that is meant.");
+    }
     Seen seen = Seen.of(recipe, session);
     List<Lab> picks = seen.nearlyNeutral(PICKS);
     if (picks.size() < PICKS / 4) {

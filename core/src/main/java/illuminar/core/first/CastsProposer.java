@@ -30,6 +30,9 @@ final class CastsProposer implements Proposer {
 
   @Override
   public Proposal propose(Recipe recipe, PreviewSession session) {
+    if (Outdoors.seen(session.analysis())) {
+      return Proposal.none(recipe, "Outside, the light of the hour is the colour that is meant.");
+    }
     Seen seen = Seen.of(recipe, session);
     List<Lab> neutral = seen.nearlyNeutral(4000);
     double lean = neutral.stream().mapToDouble(Lab::chroma).average().orElse(0);

@@ -4,10 +4,12 @@ import illuminar.core.analysis.Analysis;
 import illuminar.core.colour.Lab;
 import illuminar.core.colour.Stops;
 import illuminar.core.pass.Where;
+import illuminar.core.pass.kinds.ShowView;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.region.Region;
+import illuminar.core.region.part.Glazing;
 import illuminar.core.region.part.WindowFinder;
 import illuminar.core.render.PreviewSession;
 import java.util.ArrayList;
@@ -50,7 +52,9 @@ final class Seen {
 
   /** Whether a region is that of the windows. */
   static boolean windows(Region region) {
-    return !region.parts().isEmpty() && region.parts().get(0).shape() instanceof WindowFinder;
+    return !region.parts().isEmpty()
+        && (region.parts().get(0).shape() instanceof WindowFinder
+            || region.parts().get(0).shape() instanceof Glazing);
   }
 
   /** Outside the windows; everywhere where there are none. */
@@ -60,6 +64,16 @@ final class Seen {
         .findFirst()
         .map(r -> new Where(r.id(), true))
         .orElse(Where.EVERYWHERE);
+  }
+
+  /**
+   * Where the room's tones are moved: outside panes that show another frame; everywhere where the
+   * view is shown in the room's own range, so that what stands before it stays of one piece.
+   */
+  static Where apartFromWindows(Recipe recipe) {
+    boolean ofOnePiece =
+        recipe.passes().stream().anyMatch(p -> p.on() && p.move() instanceof ShowView);
+    return ofOnePiece ? Where.EVERYWHERE : besideWindows(recipe);
   }
 
   /** Tones of the room, in stops below white, from dark to light. */

@@ -1,9 +1,15 @@
 package illuminar.core.first;
 
+import illuminar.core.analysis.Analysis;
+import illuminar.core.colour.Lab;
+import illuminar.core.colour.Space;
+import illuminar.core.colour.Stops;
 import illuminar.core.pass.kinds.Tone;
+import illuminar.core.picture.Picture;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.render.PreviewSession;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 
@@ -16,6 +22,15 @@ import java.util.Locale;
 final class ToneProposer implements Proposer {
   /** Tone that the room's median comes to: L* 62. */
   private static final double MIDDLE = -1.72;
+
+  /** Lightness of white paint in its light (common practice, no source). */
+  private static final double WHITE = 89;
+
+  /** Share of the white surfaces that lies below their lit part. */
+  private static final double LIT = 0.85;
+
+  /** Share of the picture that must be nearly white for paint to tell the exposure. */
+  private static final double WHITES = 0.08;
 
   /** Tone that all but the lightest hundredth stay below. */
   private static final double LIGHT = -0.2;
@@ -33,30 +48,28 @@ final class ToneProposer implements Proposer {
 
   @Override
   public Proposal propose(Recipe recipe, PreviewSession session) {
-    float[] tones = Seen.of(recipe, session).tones();
+    Seen seen = Seen.of(recipe, session);
+    float[] tones = seen.tones();
     if (tones.length == 0) {
       return Proposal.none(recipe, "There is nothing beside the windows.");
     }
-    double wanted = bounded(0.85 * (MIDDLE - at(tones, 0.5)), -0.8, 2.5);
+    boolean outdoors = Outdoors.seen(session.analysis());
+    Aim aim = outdoors ? asTaken(session, tones) : aim(seen, tones);
+    double wanted = aim.stops();
     // what is light already must not burn; the rest is lifted by midtones and shadows
     double exposure =
         rounded(Math.min(wanted, Math.max(0, LIGHT + DRAWN_BACK - at(tones, 0.98))), 0.05);
     double rest = wanted - exposure < 2 * LEAST ? 0 : wanted - exposure;
-    double midtones = rounded(bounded(0.5 * rest / 0.01, 0, 60), 1);
+    double midtones = rounded(bounded(0.5 * rest / 0.01, 0, outdoors ? 0 : 30), 1);
     double over = at(tones, 0.99) + exposure - LIGHT;
     double highlights = rounded(-bounded(over / 0.012, 0, 70), 1);
     double under = DARK - at(tones, 0.1) - exposure;
-    double shadows = rounded(bounded(0.5 * (under + rest) / 0.015, 0, 60), 1);
+    double shadows = rounded(bounded(0.5 * (under + rest) / 0.015, 0, outdoors ? 12 : 30), 1);
     double spread = at(tones, 0.9) - at(tones, 0.1);
     double contrast = rounded(bounded((FLAT - spread) * 8, 0, 20), 1);
     List<String> why = new ArrayList<>();
     if (Math.abs(exposure) > LEAST) {
-      why.add(
-          String.format(
-              Locale.ROOT,
-              "half of the room lies below %.1f stops, so exposure %+.2f",
-              at(tones, 0.5),
-              exposure));
+      why.add(String.format(Locale.ROOT, "%s, so exposure %+.2f", aim.why(), exposure));
     } else {
       exposure = 0;
     }
@@ -101,10 +114,60 @@ final class ToneProposer implements Proposer {
     draft.pass(
         "tone",
         new Tone(exposure, contrast, highlights, shadows, midtones),
-        Seen.besideWindows(recipe),
+        Seen.apartFromWindows(recipe),
         1,
         said);
     return new Proposal(draft.done(), said);
+  }
+
+  /**
+   * How far all is to be exposed.
+   *
+   * @param why what tells it
+   */
+  private record Aim(double stops, String why) {}
+
+  /** Stops by which a room as it stands is going to be exposed. */
+  static double room(Seen seen) {
+    float[] tones = seen.tones();
+    return tones.length == 0 ? 0 : aim(seen, tones).stops();
+  }
+
+  /**
+   * A room's white surfaces in their light come to where paint looks white; where hardly any are
+   * white, half way to where the trade puts the middle.
+   */
+  private static Aim aim(Seen seen, float[] tones) {
+    if (seen.neutralShare() < WHITES) {
+      return new Aim(
+          bounded(0.5 * (MIDDLE - at(tones, 0.5)), -0.5, 1),
+          String.format(Locale.ROOT, "half of the room lies below %.1f stops", at(tones, 0.5)));
+    }
+    double[] white =
+        seen.nearlyNeutral(Integer.MAX_VALUE).stream().mapToDouble(Lab::l).sorted().toArray();
+    double lit = white[(int) (LIT * (white.length - 1))];
+    return new Aim(
+        bounded(3 * log2((WHITE + 16) / (lit + 16)), -0.8, 2),
+        String.format(Locale.ROOT, "white surfaces in their light stand at L* %.0f", lit));
+  }
+
+  /** The outside comes to the light that the camera gave it. */
+  private static Aim asTaken(PreviewSession session, float[] tones) {
+    Analysis analysis = session.analysis();
+    Picture anchor = analysis.draw(analysis.frames().anchor(), analysis.small());
+    float[] taken = new float[anchor.g().length];
+    for (int i = 0; i < taken.length; i++) {
+      taken[i] = Stops.of(Space.srgbLuminance(anchor.r()[i], anchor.g()[i], anchor.b()[i]));
+    }
+    Arrays.sort(taken);
+    double by = at(taken, 0.5) - at(tones, 0.5);
+    return new Aim(
+        bounded(by, -0.3, 0.3),
+        String.format(Locale.ROOT, "the camera's own middle lies %+.1f stops from here", by));
+  }
+
+  private static double log2(double x) {
+    return Math.log(x) / Math.log(2);
   }
 
   private static double at(float[] tones, double share) {

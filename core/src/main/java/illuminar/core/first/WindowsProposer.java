@@ -1,14 +1,20 @@
 package illuminar.core.first;
 
 import illuminar.core.analysis.Analysis;
+import illuminar.core.analysis.window.Opening;
+import illuminar.core.analysis.window.Openings;
 import illuminar.core.analysis.window.Panes;
 import illuminar.core.analysis.window.Reflections;
 import illuminar.core.pass.Where;
 import illuminar.core.pass.kinds.BringFrame;
+import illuminar.core.pass.kinds.ShowView;
+import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.region.Region;
+import illuminar.core.region.part.Glazing;
 import illuminar.core.region.part.WindowFinder;
 import illuminar.core.render.PreviewSession;
+import java.util.List;
 import java.util.Locale;
 
 /** The view, brought in where panes are burnt in the room's frame and clear in another. */
@@ -23,6 +29,23 @@ final class WindowsProposer implements Proposer {
   /** Share of the panes' light from which on what they mirror is seen. */
   private static final double SEEN = 0.02;
 
+  /** Share of the panes that have straight sides from which on a frame tells them whole. */
+  private static final double STRAIGHT = 0.6;
+
+  /** Share of the openings that burns from which on what is left are bars. */
+  private static final double FILLED = 0.75;
+
+  /** Raggedness of their outlines above which panes are cut by the view itself. */
+  private static final double RAGGED = 2.5;
+
+  /** Tone of the brightest of a view in the end, stops below paper white. */
+  private static final double BRIGHTEST = -0.15;
+
+  /** Pixels by which an opening reaches over its frame, so that bar and frame are one. */
+  private static final double GROW = 16;
+
+  private static final double SOFT = 32;
+
   /** Share of the picture below which what was found is a glint, not a window. */
   private static final double LEAST = 0.001;
 
@@ -31,18 +54,42 @@ final class WindowsProposer implements Proposer {
     if (session.analysis().frames().ambient().size() < 2) {
       return Proposal.none(recipe, "Windows need a second ambient or window frame.");
     }
-    Panes panes = Panes.of(session.analysis());
+    Analysis analysis = session.analysis();
+    Panes panes = Panes.of(analysis);
+    List<Opening> openings = Openings.of(analysis);
     if (panes.count() == 0 || panes.share() < LEAST) {
       return Proposal.none(
           recipe, "No pane is burnt in the room's frame and clear in a darker one.");
     }
+    if (openings.isEmpty()) {
+      return Proposal.none(
+          recipe, "What burns is not enclosed by anything dark, so it is no view from a room.");
+    }
+    if (panes.straightShare() >= STRAIGHT
+        || panes.raggedness() <= RAGGED && Openings.filled(analysis) >= FILLED) {
+      return broughtIn(recipe, analysis, panes);
+    }
+    Raster grid = analysis.raster();
+    double without = Evenness.of(session.picture(recipe, grid), analysis);
+    // the room is exposed afterwards, and the view with it
+    Proposal bare = byOneCurve(recipe, openings, without, BRIGHTEST);
+    double later = ToneProposer.room(Seen.of(bare.recipe(), session));
+    Proposal curve = byOneCurve(recipe, openings, without, BRIGHTEST - Math.max(0, later));
+    double with = Evenness.of(session.picture(curve.recipe(), grid), analysis);
+    return with < without
+        ? curve
+        : Proposal.none(recipe, "The blend shows the view as evenly as one curve would.");
+  }
+
+  /** The window frame's view laid into the panes, kept apart from all that stands before them. */
+  private static Proposal broughtIn(Recipe recipe, Analysis analysis, Panes panes) {
     String why =
         String.format(
             Locale.ROOT,
             "%d panes, %.1f %% of the picture, are burnt in the room's frame and clear in this one.",
             panes.count(),
             100 * panes.share());
-    boolean mirrored = mirrored(session.analysis(), panes.windowFrame());
+    boolean mirrored = mirrored(analysis, panes.windowFrame());
     if (mirrored) {
       why += " What they mirror of the room is taken out.";
     }
@@ -51,6 +98,28 @@ final class WindowsProposer implements Proposer {
     draft.pass(
         "windows",
         new BringFrame(panes.windowFrame(), OVER, EDGE, 0, 0, 1, mirrored ? 1 : 0),
+        new Where(region.id(), false),
+        1,
+        why);
+    return new Proposal(draft.done(), why);
+  }
+
+  /** All that is seen through the openings by one curve. */
+  private static Proposal byOneCurve(
+      Recipe recipe, List<Opening> openings, double without, double brightest) {
+    String why =
+        String.format(
+            Locale.ROOT,
+            "%s shows a view that lies partly in the room's own range; no frame holds it apart, and"
+                + " the blend is %.2f stops off one curve.",
+            openings.size() == 1 ? "One opening" : openings.size() + " openings",
+            without);
+    Draft draft = new Draft(recipe);
+    Region region =
+        draft.region(REGION, "Window panes", Draft.add("glazing", new Glazing(GROW, SOFT)));
+    draft.pass(
+        "windows",
+        new ShowView(0, Math.round(brightest * 20) / 20.0, 1, 1),
         new Where(region.id(), false),
         1,
         why);

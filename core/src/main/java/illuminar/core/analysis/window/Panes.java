@@ -2,6 +2,7 @@ package illuminar.core.analysis.window;
 
 import illuminar.core.analysis.Analysis;
 import illuminar.core.frame.Response;
+import illuminar.core.picture.FloodFill;
 import illuminar.core.picture.MapRows;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
@@ -61,6 +62,41 @@ public final class Panes {
       sum += v;
     }
     return sum / inside.data().length;
+  }
+
+  /**
+   * Share of the panes, by area, whose four sides are straight, 0 to 1. What burns of a view is cut
+   * off by a frame; a ragged edge is where the view itself goes on, darker.
+   */
+  public double straightShare() {
+    return straight.area() / Math.max(1, share() * inside.data().length);
+  }
+
+  /**
+   * How ragged the panes' outlines are: perimeter squared over sixteen times the area, mean by
+   * area; 1 for squares, 1.3 for two to one, several for what leaves and twigs cut out.
+   */
+  public double raggedness() {
+    int w = inside.width();
+    int h = inside.height();
+    boolean[] seen = new boolean[w * h];
+    double sum = 0;
+    double all = 1e-9;
+    for (int start = 0; start < seen.length; start++) {
+      if (inside.data()[start] > 0.5f && !seen[start]) {
+        int[] piece =
+            FloodFill.of(start, w, h, false, seen, (from, to) -> inside.data()[to] > 0.5f);
+        double perimeter = 0;
+        for (int i : piece) {
+          for (int k : PaneFinder.around(i, w, h)) {
+            perimeter += k == i || inside.data()[k] <= 0.5f ? 1 : 0;
+          }
+        }
+        sum += perimeter * perimeter / 16;
+        all += piece.length;
+      }
+    }
+    return sum / all;
   }
 
   /** The frame whose view the panes show. */

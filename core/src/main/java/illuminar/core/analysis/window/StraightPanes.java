@@ -35,6 +35,7 @@ final class StraightPanes {
   private final int[] whose;
   private final boolean[] open;
   private final List<int[]> scraps = new ArrayList<>();
+  private double area;
 
   private StraightPanes(boolean[] open) {
     this.open = open;
@@ -69,6 +70,7 @@ final class StraightPanes {
     bent.forEach(piece -> found.claim(piece, 0, w, h));
     for (int k = 0; k < own.size(); k++) {
       found.claim(own.get(k), k + 1, w, h);
+      found.area += own.get(k).length;
     }
     return found;
   }
@@ -181,6 +183,11 @@ final class StraightPanes {
         }
       }
     }
+  }
+
+  /** Pixels of the pieces that turned out to be straight panes. */
+  double area() {
+    return area;
   }
 
   /** Pieces that turned out to be no panes. */

@@ -18,6 +18,7 @@ public final class Catalogue {
       List.of(
           RestoreLight.class,
           BringFrame.class,
+          ShowView.class,
           LayFrame.class,
           MixLight.class,
           ShareFlash.class,

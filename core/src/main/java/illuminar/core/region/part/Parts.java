@@ -18,6 +18,7 @@ public final class Parts {
           ColourBand.class,
           SimilarColour.class,
           WindowFinder.class,
+          Glazing.class,
           BurntLight.class,
           Moving.class,
           FlashTrouble.class,

@@ -1,0 +1,129 @@
+package illuminar.core.analysis.light;
+
+import illuminar.core.analysis.Analysis;
+import illuminar.core.colour.Space;
+import illuminar.core.colour.Srgb;
+import illuminar.core.filter.Ease;
+import illuminar.core.frame.Frame;
+import illuminar.core.frame.Response;
+import illuminar.core.picture.Picture;
+import illuminar.core.picture.Plane;
+import illuminar.core.picture.Raster;
+import java.util.List;
+import java.util.function.Function;
+
+/**
+ * The light that all ambient frames measured together: each pixel's mean, weighted by how well each
+ * frame measures it. A longer exposure measures the same light better in proportion (shot noise);
+ * codes near either end count less (Robertson, Borman, Stevenson 2003).
+ */
+public final class MergedLight {
+  private final Response response;
+  private final List<String> frames;
+  private final float[] time;
+
+  private MergedLight(Response response, List<String> frames, float[] time) {
+    this.response = response;
+    this.frames = frames;
+    this.time = time;
+  }
+
+  /** Of the ambient and window frames of a view; kept. */
+  public static MergedLight of(Analysis analysis) {
+    return analysis.keep(MergedLight.class, "", 1, () -> prepared(analysis));
+  }
+
+  private static MergedLight prepared(Analysis analysis) {
+    double anchor = analysis.frames().anchorFrame().stops();
+    List<Frame> ambient = new java.util.ArrayList<>(analysis.frames().ambient());
+    Frame window = analysis.frames().windowFrame();
+    if (!ambient.contains(window)) {
+      ambient.add(window);
+    }
+    float[] time = new float[ambient.size()];
+    for (int k = 0; k < time.length; k++) {
+      time[k] = (float) Math.pow(2, ambient.get(k).stops() - anchor);
+    }
+    return new MergedLight(
+        analysis.frames().response(), ambient.stream().map(Frame::id).toList(), time);
+  }
+
+  /** The frames that were merged, in the order of their weights. */
+  public List<String> frames() {
+    return frames;
+  }
+
+  /** Luminance of the light on the analysis grid, 1 where the anchor just burns; kept. */
+  public static Plane luminance(Analysis analysis) {
+    return analysis
+        .keep(Luminance.class, "", 1, () -> new Luminance(onGrid(analysis, analysis.raster())))
+        .plane();
+  }
+
+  private record Luminance(Plane plane) {}
+
+  private static Plane onGrid(Analysis analysis, Raster grid) {
+    Picture light = of(analysis).draw(grid, id -> analysis.draw(id, grid));
+    Plane out = Plane.of(grid.width(), grid.height());
+    for (int i = 0; i < out.data().length; i++) {
+      out.data()[i] = Space.srgbLuminance(light.r()[i], light.g()[i], light.b()[i]);
+    }
+    return out;
+  }
+
+  /**
+   * The light at the pixels of a raster.
+   *
+   * @param drawn draws a frame at the raster, display-linear with sRGB primaries
+   * @return linear sRGB primaries, 1 where the anchor just burns, unbounded above
+   */
+  public Picture draw(Raster raster, Function<String, Picture> drawn) {
+    Picture out = Picture.of(raster.width(), raster.height());
+    float[] weights = new float[raster.pixels()];
+    for (int k = 0; k < time.length; k++) {
+      add(drawn.apply(frames.get(k)), k, weights, out);
+    }
+    for (int c = 0; c < 3; c++) {
+      float[] into = out.channel(c);
+      for (int i = 0; i < into.length; i++) {
+        into[i] /= weights[i];
+      }
+    }
+    return out;
+  }
+
+  private void add(Picture frame, int k, float[] weights, Picture out) {
+    boolean shortest = end(k, -1);
+    boolean longest = end(k, 1);
+    for (int i = 0; i < weights.length; i++) {
+      float r = frame.r()[i];
+      float g = frame.g()[i];
+      float b = frame.b()[i];
+      float most = Srgb.encodeFast(Math.max(r, Math.max(g, b)));
+      float least = Srgb.encodeFast(Math.min(r, Math.min(g, b)));
+      float weight = time[k] * trust(most, least, shortest, longest);
+      weights[i] += weight;
+      float part = weight / time[k];
+      out.r()[i] += part * response.toLight(0, r);
+      out.g()[i] += part * response.toLight(1, g);
+      out.b()[i] += part * response.toLight(2, b);
+    }
+  }
+
+  /** Whether no frame was exposed shorter, or longer, than this one. */
+  private boolean end(int k, int sign) {
+    for (float t : time) {
+      if (sign * t > sign * time[k]) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  /** Trust in a pixel: none at the top of the codes, little at the bottom. */
+  public static float trust(float most, float least, boolean shortest, boolean longest) {
+    float top = shortest ? 1 : Ease.between((0.97f - most) * (1 / 0.15f));
+    float low = longest ? 1 : Ease.between((least - 0.02f) * (1 / 0.1f));
+    return 1e-5f + top * (0.02f + low);
+  }
+}

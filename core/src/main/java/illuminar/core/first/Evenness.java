@@ -1,0 +1,95 @@
+package illuminar.core.first;
+
+import illuminar.core.analysis.Analysis;
+import illuminar.core.analysis.light.MergedLight;
+import illuminar.core.analysis.window.Opening;
+import illuminar.core.analysis.window.Openings;
+import illuminar.core.colour.Stops;
+import illuminar.core.picture.Picture;
+import illuminar.core.picture.Plane;
+import java.util.Arrays;
+
+/**
+ * How far a picture shows the view through the openings by one curve from its light: the mean
+ * distance, in stops, of its tones from the medians over bins of light made monotone. What stands
+ * hardly over the wall, bars and things before the panes, is left out.
+ */
+final class Evenness {
+  private static final int BINS = 24;
+
+  /** Light over the wall's from which on a pixel is view. */
+  private static final float VIEW = 2.2f;
+
+  private Evenness() {}
+
+  /** Stops from the one curve, mean over all openings' view; 0 where there is none. */
+  static double of(Picture picture, Analysis analysis) {
+    Plane light = MergedLight.luminance(analysis);
+    double sum = 0;
+    int n = 0;
+    for (Opening opening : Openings.of(analysis)) {
+      float[][] pairs = pairs(picture, light, opening);
+      sum += off(pairs[0], pairs[1]);
+      n += pairs[0].length;
+    }
+    return n == 0 ? 0 : sum / n;
+  }
+
+  /** Tone that half of all openings' view stays below, stops; far below where there is none. */
+  static double middle(Picture picture, Analysis analysis) {
+    Plane light = MergedLight.luminance(analysis);
+    float[] all = new float[light.data().length];
+    int n = 0;
+    for (Opening opening : Openings.of(analysis)) {
+      float[] tones = pairs(picture, light, opening)[1];
+      int more = Math.min(tones.length, all.length - n);
+      System.arraycopy(tones, 0, all, n, more);
+      n += more;
+    }
+    Arrays.sort(all, 0, n);
+    return n == 0 ? -20 : all[n / 2];
+  }
+
+  private static float[][] pairs(Picture picture, Plane light, Opening opening) {
+    float[][] out = new float[2][light.data().length];
+    int n = 0;
+    for (int i = 0; i < light.data().length; i++) {
+      double depth = opening.depth(i % light.width() + 0.5, i / light.width() + 0.5);
+      if (depth > 2 && light.data()[i] > VIEW * opening.wall()) {
+        out[0][n] = Stops.of(light.data()[i]);
+        out[1][n++] = Math.max(-10, Stops.of(picture.luminanceAt(i)));
+      }
+    }
+    return new float[][] {Arrays.copyOf(out[0], n), Arrays.copyOf(out[1], n)};
+  }
+
+  /** Sum of distances from the curve. */
+  private static double off(float[] light, float[] tone) {
+    if (light.length == 0) {
+      return 0;
+    }
+    float[] sorted = light.clone();
+    Arrays.sort(sorted);
+    float from = sorted[sorted.length / 100];
+    float to = Math.max(from + 0.1f, sorted[(int) (0.99 * (sorted.length - 1))]);
+    double before = -20;
+    double sum = 0;
+    for (int b = 0; b < BINS; b++) {
+      float[] in = new float[light.length];
+      int n = 0;
+      for (int i = 0; i < light.length; i++) {
+        int k = (int) Math.max(0, Math.min(BINS - 1, (light[i] - from) / (to - from) * BINS));
+        if (k == b) {
+          in[n++] = tone[i];
+        }
+      }
+      Arrays.sort(in, 0, n);
+      double median = n == 0 ? before : Math.max(before, in[n / 2]);
+      before = median;
+      for (int i = 0; i < n; i++) {
+        sum += Math.abs(in[i] - median);
+      }
+    }
+    return sum;
+  }
+}
