@@ -19,6 +19,8 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -40,70 +42,104 @@ public final class CaseProof {
 
   private static final int STEP = 2;
 
-  private CaseProof() {}
+  private final CaseFolder room;
+  private final Raster whole;
+  private final Map<String, float[]> pictures = new LinkedHashMap<>();
+  private final StringBuilder page = new StringBuilder();
 
-  /** Takes a folder as {@link CaseFolder} describes it; pictures go to {@code target}. */
+  private CaseProof(CaseFolder room) {
+    this.room = room;
+    whole = Raster.whole(room.analysis().fullWidth(), room.analysis().fullHeight(), 1);
+  }
+
+  /**
+   * Takes a folder as {@link CaseFolder} describes it; pictures go to {@code target}, figures to
+   * {@code docs/cases}.
+   */
   public static void prove(Path folder) throws IOException, BadPicture {
-    CaseFolder room = new CaseFolder(folder);
-    Analysis analysis = room.analysis();
-    Raster whole = Raster.whole(analysis.fullWidth(), analysis.fullHeight(), 1);
-    PreviewSession session = new PreviewSession(analysis, new RenderCache(300_000_000));
-    Recipe first = FirstVersion.of(session);
-    first.passes().forEach(p -> System.out.println("  " + p.move() + " " + p.why()));
-    Map<String, float[]> pictures = new LinkedHashMap<>();
-    pictures.put("first", shown(session.picture(first, whole)));
-    pictures.put("ground", shown(session.picture(FirstVersion.ground(analysis.frames()), whole)));
-    pictures.put("fusion", decoded(Reference.fused(analysis)));
-    float[] truth = room.known() ? room.truth() : new float[0];
-    System.out.printf(
-        "%-10s %-8s %7s %7s %7s %7s%n", "where", "picture", "uneven", "95 %", "CIEDE", "95 %");
-    for (String name : room.known() ? VIEWS : List.<String>of()) {
-      room.mask(name)
-          .ifPresent(mask -> pictures.forEach((p, rgb) -> view(name, p, rgb, truth, mask, whole)));
-    }
-    for (String name : SURFACES) {
-      room.mask(name)
-          .ifPresent(mask -> pictures.forEach((p, rgb) -> surface(name, p, rgb, mask, whole)));
-    }
-    for (Map.Entry<String, float[]> p : pictures.entrySet()) {
-      write(p.getValue(), whole, Path.of("target", room.name() + "-" + p.getKey() + ".png"));
+    CaseProof proof = new CaseProof(new CaseFolder(folder));
+    proof.render();
+    proof.judge();
+    for (Map.Entry<String, float[]> p : proof.pictures.entrySet()) {
+      write(
+          p.getValue(),
+          proof.whole,
+          Path.of("target", proof.room.name() + "-" + p.getKey() + ".png"));
     }
   }
 
-  private static void view(
-      String name, String picture, float[] rgb, float[] truth, int[] mask, Raster whole) {
+  private void render() {
+    Analysis analysis = room.analysis();
+    PreviewSession session = new PreviewSession(analysis, new RenderCache(300_000_000));
+    Recipe first = FirstVersion.of(session);
+    say("# " + room.name() + ", first version beside the plain fusion\n");
+    say("Written by `./illuminar proof case` on " + LocalDate.now(ZoneOffset.UTC) + ".\n");
+    first.passes().forEach(p -> say("- `" + p.move() + "` " + p.why()));
+    pictures.put("first", shown(session.picture(first, whole)));
+    pictures.put("ground", shown(session.picture(FirstVersion.ground(analysis.frames()), whole)));
+    pictures.put("fusion", decoded(Reference.fused(analysis)));
+  }
+
+  private void judge() throws IOException {
+    if (!room.known()) {
+      return;
+    }
+    float[] truth = room.truth();
+    say(
+        "\n| where | picture | uneven, stops | 95 % | CIEDE2000 | 95 % |\n|---|---|---|---|---|---|");
+    for (String name : VIEWS) {
+      room.mask(name)
+          .ifPresent(mask -> pictures.forEach((p, rgb) -> view(name, p, rgb, truth, mask)));
+    }
+    say("\n| where | picture | L* 10 % | 50 % | 90 % | C* | 95 % |\n|---|---|---|---|---|---|---|");
+    for (String name : SURFACES) {
+      room.mask(name).ifPresent(mask -> pictures.forEach((p, rgb) -> surface(name, p, rgb, mask)));
+    }
+    Path file = Path.of("docs", "cases", room.name() + ".md");
+    Files.createDirectories(file.getParent());
+    Files.writeString(file, page);
+  }
+
+  private void say(String line) {
+    page.append(line).append('\n');
+    System.out.println(line);
+  }
+
+  private void view(String name, String picture, float[] rgb, float[] truth, int[] mask) {
     List<ViewJudge.Pair> pairs = new ArrayList<>();
     each(mask, whole, i -> pairs.add(new ViewJudge.Pair(at(rgb, i), at(truth, i))));
     if (pairs.isEmpty()) {
       return;
     }
     ViewJudge.Found f = ViewJudge.judge(pairs);
-    System.out.printf(
-        Locale.ROOT,
-        "%-10s %-8s %7.3f %7.3f %7.2f %7.2f%n",
-        name,
-        picture,
-        f.uneven(),
-        f.uneven95(),
-        f.difference(),
-        f.difference95());
+    say(
+        String.format(
+            Locale.ROOT,
+            "| %s | %s | %.3f | %.3f | %.2f | %.2f |",
+            name,
+            picture,
+            f.uneven(),
+            f.uneven95(),
+            f.difference(),
+            f.difference95()));
   }
 
-  private static void surface(String name, String picture, float[] rgb, int[] mask, Raster whole) {
+  private void surface(String name, String picture, float[] rgb, int[] mask) {
     List<Lab> colours = new ArrayList<>();
     each(mask, whole, i -> colours.add(ViewJudge.lab(at(rgb, i))));
     double[] l = colours.stream().mapToDouble(Lab::l).toArray();
     double[] c = colours.stream().mapToDouble(Lab::chroma).toArray();
-    System.out.printf(
-        Locale.ROOT,
-        "%-10s %-8s L* 10/50/90 %% %.1f %.1f %.1f  C* mean/95 %% %.2f %.2f%n",
-        name,
-        picture,
-        ViewJudge.quantile(l, 0.1),
-        ViewJudge.quantile(l, 0.5),
-        ViewJudge.quantile(l, 0.9),
-        ViewJudge.mean(c),
-        ViewJudge.quantile(c, 0.95));
+    say(
+        String.format(
+            Locale.ROOT,
+            "| %s | %s | %.1f | %.1f | %.1f | %.2f | %.2f |",
+            name,
+            picture,
+            ViewJudge.quantile(l, 0.1),
+            ViewJudge.quantile(l, 0.5),
+            ViewJudge.quantile(l, 0.9),
+            ViewJudge.mean(c),
+            ViewJudge.quantile(c, 0.95)));
   }
 
   private static void each(int[] mask, Raster whole, IntConsumer at) {
