@@ -55,18 +55,22 @@ final class WindowsProposer implements Proposer {
       return Proposal.none(recipe, "Windows need a second ambient or window frame.");
     }
     Analysis analysis = session.analysis();
+    if (Outdoors.seen(analysis)) {
+      return Proposal.none(recipe, "Seen from outside, no window shows a view.");
+    }
     Panes panes = Panes.of(analysis);
     List<Opening> openings = Openings.of(analysis);
-    if (panes.count() == 0 || panes.share() < LEAST) {
-      return Proposal.none(
-          recipe, "No pane is burnt in the room's frame and clear in a darker one.");
-    }
+    boolean held = panes.count() > 0 && panes.share() >= LEAST;
     if (openings.isEmpty()) {
       return Proposal.none(
-          recipe, "What burns is not enclosed by anything dark, so it is no view from a room.");
+          recipe,
+          held
+              ? "What burns is not enclosed by anything dark, so it is no view from a room."
+              : "No pane is burnt in the room's frame and clear in a darker one.");
     }
-    if (panes.straightShare() >= STRAIGHT
-        || panes.raggedness() <= RAGGED && Openings.filled(analysis) >= FILLED) {
+    if (held
+        && (panes.straightShare() >= STRAIGHT
+            || panes.raggedness() <= RAGGED && Openings.filled(analysis) >= FILLED)) {
       return broughtIn(recipe, analysis, panes);
     }
     Raster grid = analysis.raster();

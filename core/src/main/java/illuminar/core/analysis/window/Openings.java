@@ -3,16 +3,18 @@ package illuminar.core.analysis.window;
 import illuminar.core.analysis.Analysis;
 import illuminar.core.analysis.light.MergedLight;
 import illuminar.core.picture.FloodFill;
+import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 
 /**
- * The glazed openings of a room. What burns like a view ({@link Panes}) is where they begin; panes
- * of one window form a lattice, so an opening goes on over bars, and down and aside over whatever
- * stands well over the light of the wall beside it, burnt or not, as far as straight sides hold it.
- * An opening is dark all round: sky over a street and sunlit stone are none. Our own rules.
+ * The glazed openings of a room. What burns like a view ({@link Panes}), or where nothing does,
+ * what stands far over the middle of the picture, is where they begin; panes of one window form a
+ * lattice, so an opening goes on over bars, and down and aside over whatever stands well over the
+ * light of the wall beside it, burnt or not, as far as straight sides hold it. An opening is dark
+ * all round: sky over a street and sunlit stone are none. Our own rules.
  */
 public final class Openings {
   /** Light over that of the wall beside from which on a pixel may be part of the view. */
@@ -20,6 +22,12 @@ public final class Openings {
 
   /** The same for the brightest of the view, for an opening to be told at all. */
   private static final float STANDS_OUT = 6;
+
+  /** Light over the middle of a whole picture that only a view, or a lamp, has. */
+  private static final float BRIGHT = 14;
+
+  /** Red over blue from which on light is a lamp's. */
+  private static final double LAMP = 1.8;
 
   /** Sides of an opening of four that must be dark. */
   private static final int DARK_SIDES = 3;
@@ -60,12 +68,49 @@ public final class Openings {
 
   private static List<Opening> found(Analysis analysis) {
     Plane light = MergedLight.luminance(analysis);
-    float[] panes = Panes.of(analysis).draw(analysis.raster());
-    boolean[] seeds = new boolean[panes.length];
+    Panes panes = Panes.of(analysis);
+    if (panes.count() == 0) {
+      return new Openings(light, bright(analysis, light)).all();
+    }
+    float[] found = panes.draw(analysis.raster());
+    boolean[] seeds = new boolean[found.length];
     for (int i = 0; i < seeds.length; i++) {
-      seeds[i] = panes[i] > 0.5f;
+      seeds[i] = found[i] > 0.5f;
     }
     return new Openings(light, seeds).all();
+  }
+
+  /** What stands so far over the middle of a room that it is seen through glass, lamps apart. */
+  private static boolean[] bright(Analysis analysis, Plane light) {
+    float[] sorted = light.data().clone();
+    Arrays.sort(sorted);
+    float least = BRIGHT * sorted[sorted.length / 2];
+    int w = light.width();
+    boolean[] out = new boolean[sorted.length];
+    for (int i = 0; i < out.length; i++) {
+      out[i] = light.data()[i] > least;
+    }
+    Picture colours =
+        MergedLight.of(analysis)
+            .draw(analysis.raster(), id -> analysis.draw(id, analysis.raster()));
+    boolean[] seen = new boolean[out.length];
+    for (int start = 0; start < out.length; start++) {
+      if (out[start] && !seen[start]) {
+        int[] piece = FloodFill.of(start, w, light.height(), false, seen, (from, to) -> out[to]);
+        double red = 0;
+        double blue = 0;
+        for (int i : piece) {
+          red += colours.r()[i];
+          blue += colours.b()[i];
+        }
+        if (red > LAMP * blue || piece.length < LEAST * out.length / 4) {
+          for (int i : piece) {
+            out[i] = false;
+          }
+        }
+      }
+    }
+    return out;
   }
 
   /**
