@@ -15,7 +15,9 @@ import java.util.function.Function;
 /**
  * The light that all ambient frames measured together: each pixel's mean, weighted by how well each
  * frame measures it. A longer exposure measures the same light better in proportion (shot noise);
- * codes near either end count less (Robertson, Borman, Stevenson 2003).
+ * codes near either end count less (Robertson, Borman, Stevenson 2003). Here it counts by the
+ * square of its time, so that nearly all comes from one frame and what moved between frames is
+ * hardly seen twice.
  */
 public final class MergedLight {
   private final Response response;
@@ -101,7 +103,7 @@ public final class MergedLight {
       float b = frame.b()[i];
       float most = Srgb.encodeFast(Math.max(r, Math.max(g, b)));
       float least = Srgb.encodeFast(Math.min(r, Math.min(g, b)));
-      float weight = time[k] * trust(most, least, shortest, longest);
+      float weight = time[k] * time[k] * trust(most, least, shortest, longest);
       weights[i] += weight;
       float part = weight / time[k];
       out.r()[i] += part * response.toLight(0, r);
