@@ -126,6 +126,6 @@ public final class MergedLight {
   public static float trust(float most, float least, boolean shortest, boolean longest) {
     float top = shortest ? 1 : Ease.between((0.97f - most) * (1 / 0.15f));
     float low = longest ? 1 : Ease.between((least - 0.02f) * (1 / 0.1f));
-    return 1e-5f + top * (0.02f + low);
+    return 1e-9f + top * (0.02f + low);
   }
 }
