@@ -20,7 +20,7 @@ public final class Openings {
   /** Light over that of the wall beside from which on a pixel may be part of the view. */
   private static final float OVER_WALL = 1.7f;
 
-  /** The same for the brightest of the view, for an opening to be told at all. */
+  /** The same for the brightest of the view; with less, nothing is taken for an opening. */
   private static final float STANDS_OUT = 6;
 
   /** Light over the middle of a whole picture that only a view, or a lamp, has. */
@@ -137,7 +137,7 @@ public final class Openings {
     List<Opening> out = new ArrayList<>();
     for (GridBox box : clusters()) {
       float wall = wall(box);
-      float view = quantile(box, 0.75, true);
+      float view = view(box);
       if (view < STANDS_OUT * wall) {
         continue;
       }
@@ -149,7 +149,7 @@ public final class Openings {
     return out;
   }
 
-  /** Boxes about pieces of the view that hang together over bars. */
+  /** Boxes about pieces of the view; pieces with only a bar between them share one. */
   private List<GridBox> clusters() {
     List<GridBox> boxes = new ArrayList<>();
     boolean[] seen = new boolean[w * h];
@@ -206,18 +206,19 @@ public final class Openings {
     return n < bar * bar / 2 ? Float.NaN : found[n / 2];
   }
 
-  private float quantile(GridBox box, double share, boolean ofSeeds) {
+  /** Light that three quarters of the view in a box stay below. */
+  private float view(GridBox box) {
     float[] found = new float[box.size()];
     int n = 0;
     for (int y = box.top(); y < box.bottom(); y++) {
       for (int x = box.left(); x < box.right(); x++) {
-        if (!ofSeeds || seeds[y * w + x]) {
+        if (seeds[y * w + x]) {
           found[n++] = light.at(x, y);
         }
       }
     }
     Arrays.sort(found, 0, n);
-    return n == 0 ? 0 : found[(int) Math.min(n - 1, share * n)];
+    return n == 0 ? 0 : found[(int) Math.min(n - 1, 0.75 * n)];
   }
 
   private int darkSides(GridBox box, float view) {
@@ -257,12 +258,10 @@ public final class Openings {
   private int reach(int from, int step, int a, int b, float least, boolean columns) {
     int end = columns ? w : h;
     int last = from;
-    int begun = -1;
     int gap = 0;
     int most = Math.max(8, b - a);
     for (int k = from + step; k >= 0 && k < end && Math.abs(k - from) < most; k += step) {
       if (filled(k, a, b, least, columns)) {
-        begun = gap > 1 || begun < 0 ? k : begun;
         gap = 0;
         last = k;
       } else if (++gap > bar) {
