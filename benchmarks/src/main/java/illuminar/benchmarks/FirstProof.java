@@ -9,6 +9,7 @@ import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.render.PreviewSession;
 import illuminar.core.render.RenderCache;
+import illuminar.scenes.EvenLight;
 import illuminar.scenes.camera.Shot;
 import illuminar.scenes.render.Radiance;
 import illuminar.scenes.views.View;
@@ -21,22 +22,11 @@ import java.util.Arrays;
  * fusion, both against the truth picture: the view as it would be under even white light, free of
  * haze and noise, with the outside readable.
  *
- * <p>Truth picture: each surface's reflectance under white light whose differences from place to
- * place are drawn together to the power of {@value #EVEN}, as the trade does with flash and
- * blending; its median lightness outside the windows at L* {@value #MIDDLE}. The outside, without
- * haze, stands so that its median is 0.9 stops over the room's. What has no reflectance (lamps, sky
- * of an outdoor view) keeps its own colour in the camera's white and is drawn together likewise.
- * All through the sRGB transfer.
+ * <p>The truth picture is {@link EvenLight}'s, through the sRGB transfer.
  */
 final class FirstProof {
-  private static final double EVEN = 0.4;
-  private static final double MIDDLE = 62;
-  private static final double OVER = 0.9;
-
   /** Every so many pixels are compared. */
   private static final int STEP = 7;
-
-  private static final double[] LUMINANCE = {0.2126, 0.7152, 0.0722};
 
   private final View view;
   private final Radiance truth;
@@ -125,68 +115,15 @@ final class FirstProof {
   }
 
   private Lab[] truthPicture() {
-    String anchor = analysis.frames().anchor();
-    Shot shot = DemoView.shot(view, anchor);
-    float[][] light = truth.sum(shot.strengths());
-    double[] white = view.camera().white();
-    float[][] albedo = truth.truth().albedo();
-    int n = (whole.pixels() + STEP - 1) / STEP;
-    double[][] colour = new double[n][3];
-    double[] lit = new double[n];
-    boolean[] out = new boolean[n];
-    for (int k = 0; k < n; k++) {
+    Shot shot = DemoView.shot(view, analysis.frames().anchor());
+    float[][] even = EvenLight.of(truth, shot.strengths(), view.camera().white());
+    Lab[] lab = new Lab[(whole.pixels() + STEP - 1) / STEP];
+    for (int k = 0; k < lab.length; k++) {
       int i = k * STEP;
-      out[k] = truth.truth().outside()[i] > 0.5f;
-      double y = 0;
-      double a = 0;
-      for (int c = 0; c < 3; c++) {
-        double seen = (out[k] ? truth.truth().clear()[c][i] : light[c][i]) * white[c];
-        colour[k][c] = seen;
-        y += LUMINANCE[c] * seen;
-        a += LUMINANCE[c] * albedo[c][i];
-      }
-      boolean surface = !out[k] && a > 0.01;
-      lit[k] = Math.max(1e-9, surface ? y / a : y);
-      for (int c = 0; c < 3; c++) {
-        colour[k][c] = surface ? albedo[c][i] : colour[k][c] / Math.max(1e-9, y);
-      }
-    }
-    double middle = median(lit, out, false);
-    double far = median(lit, out, true);
-    double[] shown = new double[n];
-    for (int k = 0; k < n; k++) {
-      double even = out[k] ? lit[k] / far : Math.pow(lit[k] / middle, EVEN);
-      double y = 0;
-      for (int c = 0; c < 3; c++) {
-        colour[k][c] *= even;
-        y += LUMINANCE[c] * colour[k][c];
-      }
-      shown[k] = y;
-    }
-    double wanted = Math.pow((MIDDLE + 16) / 116, 3);
-    double room = wanted / median(shown, out, false);
-    double outside = wanted * Math.pow(2, OVER) / Math.max(1e-9, median(shown, out, true));
-    Lab[] lab = new Lab[n];
-    for (int k = 0; k < n; k++) {
-      double gain = out[k] ? outside : room;
-      double[] w =
-          Space.SRGB_TO_WORK.apply(
-              clip(colour[k][0] * gain), clip(colour[k][1] * gain), clip(colour[k][2] * gain));
+      double[] w = Space.SRGB_TO_WORK.apply(even[0][i], even[1][i], even[2][i]);
       lab[k] = Lab.ofWork(w[0], w[1], w[2]);
     }
     return lab;
-  }
-
-  private static double median(double[] values, boolean[] out, boolean which) {
-    double[] some = new double[values.length];
-    int n = 0;
-    for (int k = 0; k < values.length; k++) {
-      if (out[k] == which) {
-        some[n++] = values[k];
-      }
-    }
-    Arrays.sort(some, 0, n);
-    return n == 0 ? 1 : some[n / 2];
   }
 
   private static double difference(Lab[] should, Lab[] is) {

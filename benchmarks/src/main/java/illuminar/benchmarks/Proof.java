@@ -1,11 +1,13 @@
 package illuminar.benchmarks;
 
 import illuminar.benchmarks.cases.CaseProof;
+import illuminar.benchmarks.cases.RoomsProof;
 import illuminar.scenes.Scenes;
 import illuminar.scenes.views.View;
 import illuminar.scenes.views.Views;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
@@ -14,10 +16,16 @@ import java.util.List;
 public final class Proof {
   private Proof() {}
 
-  /** Proves the views named, all where none is named; or {@code case FOLDER}. */
+  /**
+   * Proves the views named, all where none is named; or {@code case FOLDER}, {@code rooms SEED...}.
+   */
   public static void main(String[] args) throws Exception {
     if (args.length == 2 && args[0].equals("case")) {
       CaseProof.prove(Path.of(args[1]));
+      return;
+    }
+    if (args.length >= 2 && args[0].equals("rooms")) {
+      RoomsProof.prove(List.of(args).subList(1, args.length));
       return;
     }
     Table table = new Table();
@@ -32,6 +40,7 @@ public final class Proof {
       return;
     }
     FirstProof.shoot(table);
+    String rooms = RoomsProof.published();
     table.keep(
         "proof",
         Path.of("docs/accuracy.md"),
@@ -39,6 +48,7 @@ public final class Proof {
         "Written by `./illuminar proof` on "
             + LocalDate.now(ZoneOffset.UTC)
             + ". The frames are those of the shipped card; the truth is the rendering that they were photographed from.");
+    Files.writeString(Path.of("docs/accuracy.md"), rooms, StandardOpenOption.APPEND);
     lost(table);
   }
 

@@ -4,6 +4,7 @@ import illuminar.files.Legend;
 import illuminar.files.PictureWriter;
 import illuminar.scenes.camera.Camera;
 import illuminar.scenes.camera.Shot;
+import illuminar.scenes.invented.InventedView;
 import illuminar.scenes.render.Moved;
 import illuminar.scenes.render.Radiance;
 import illuminar.scenes.render.RadianceFile;
@@ -27,7 +28,8 @@ import java.util.function.IntConsumer;
  * card, the small frames and the small truth anew; {@code look VIEW WIDTH FOLDER} renders one view
  * small and photographs it; {@code truth VIEW FOLDER} writes all that is known of a view; {@code
  * full VIEW MEGAPIXELS FOLDER} renders a view large and photographs it; {@code linear VIEW FOLDER}
- * writes 16-bit linear frames.
+ * writes 16-bit linear frames; {@code room SEED WIDTH FOLDER} makes a room or facade by chance and
+ * writes it as a case.
  */
 public final class Scenes {
   /** Where renderings are kept. */
@@ -62,8 +64,13 @@ public final class Scenes {
       }
       case "full" -> full(Views.of(args[1]), Integer.parseInt(args[2]), Path.of(args[3]));
       case "linear" -> linear(Views.of(args[1]), kept(Views.of(args[1])), Path.of(args[2]));
+      case "room" ->
+          CaseKit.write(
+              InventedView.of(Long.parseLong(args[1]), Integer.parseInt(args[2]), rows -> {}),
+              Path.of(args[3]));
       default ->
-          throw new IllegalArgumentException("all, look, truth, full or linear, not " + args[0]);
+          throw new IllegalArgumentException(
+              "all, look, truth, full, linear or room, not " + args[0]);
     }
   }
 

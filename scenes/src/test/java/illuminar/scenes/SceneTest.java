@@ -14,6 +14,7 @@ import illuminar.scenes.light.Light;
 import illuminar.scenes.light.Sun;
 import illuminar.scenes.light.Tint;
 import illuminar.scenes.material.Material;
+import illuminar.scenes.material.Materials;
 import illuminar.scenes.outdoors.Heath;
 import illuminar.scenes.outdoors.Outdoors;
 import illuminar.scenes.outdoors.PlainSky;
@@ -109,6 +110,58 @@ class SceneTest {
     assertThat(Rendering.render(scene, 24, 16, 2, n -> {}).lights()).isDeepEqualTo(once);
   }
 
+  /**
+   * Sheer cloth shows what is behind it by the share that its weave lets through, and itself by the
+   * rest: Porter, Duff, "Compositing digital images", 1984.
+   */
+  @Test
+  void sheerClothShowsWhatIsBehindIt() {
+    float[] sky = {2, 4, 6};
+    Outdoors even = new PlainSky(sky, sky, sky, 0);
+    Scene.Eye eye = new Scene.Eye(Vec.of(0, 0, 3), 0, 8, 20);
+    Mesh mesh = new Mesh();
+    mesh.box(-9, -9, 8, 9, 9, 9, grey(0));
+    Mesh cloth = new Mesh();
+    cloth.box(-9, -9, 0, 9, 9, 0.01, Materials.sheer(0, 0, 0, 0.4));
+    Scene.Lighting none = new Scene.Lighting(List.of("daylight"), List.of());
+    Scene bare = Scene.room("room", mesh, none, even, eye);
+    double open = centre(Rendering.render(bare, 12, 8, 2, n -> {}));
+    double behind = centre(Rendering.render(bare.veil(cloth), 12, 8, 2, n -> {}));
+    assertThat(open).isCloseTo(4, within(0.01));
+    assertThat(behind).isCloseTo(0.4 * open, within(0.01));
+  }
+
+  /** Cloth that is lit from behind glows on this side. */
+  @Test
+  void clothIsLitFromBothSides() {
+    Mesh mesh = new Mesh();
+    mesh.box(-9, -9, 8, 9, 9, 9, grey(0));
+    Mesh cloth = new Mesh();
+    cloth.box(-9, -9, 0, 9, 9, 0.0001, Materials.sheer(0.8, 0.8, 0.8, 0));
+    Light behind = new Bulb(0, Vec.of(0, 0, -2), 0.01f, WHITE, 1);
+    Scene scene = lit(mesh, behind, new Scene.Eye(Vec.of(0, 0, 3), 0, 0, 20)).veil(cloth);
+    double glow = centre(Rendering.render(scene, 12, 8, 8, n -> {}));
+    // half of it is lit, E = I / d² from behind
+    assertThat(glow).isCloseTo(0.5 * 0.8 / Math.PI / 4, within(0.004));
+  }
+
+  /** A surface's edge is a mixture by area: half a pixel of white before black is half grey. */
+  @Test
+  void edgesAreMixturesByArea() {
+    Mesh mesh = new Mesh();
+    mesh.box(-50, -1, -50, 50, 0, 50, grey(0));
+    mesh.box(0, 0, -50, 50, 0.001, 50, grey(1));
+    Light bulb = new Bulb(0, Vec.of(0, 40, 0), 0.001f, WHITE, 1600);
+    Scene scene = lit(mesh, bulb, new Scene.Eye(Vec.of(0, 3, 0), 0, -89.9, 20));
+    Radiance r = Rendering.render(scene, 24, 16, 4, n -> {});
+    float white = r.lights()[0][1][8 * 24 + 20];
+    double row = 0;
+    for (int x = 0; x < 24; x++) {
+      row += r.lights()[0][1][8 * 24 + x];
+    }
+    assertThat(row / white).as("pixels of white").isCloseTo(12, within(0.3));
+  }
+
   /** CIE illuminant A and D65 as colours of lights. Source: CIE 15:2004. */
   @Test
   void lightsHaveTheirColours() {
@@ -132,7 +185,7 @@ class SceneTest {
     java.util.Arrays.fill(half, 0.2f);
     float[][] plane = {half, half.clone(), half.clone()};
     Radiance flat = new Radiance(20, 20, List.of("a"), new float[][][] {plane}, null);
-    Camera camera = new Camera(1, 45_000, 3, new double[] {1, 1, 1});
+    Camera camera = new Camera(1, 45_000, 3, new double[] {1, 1, 1}, 0);
     double one =
         mean(camera.expose(flat, new float[] {1}, new Exposure(1, 1, 100), Similarity.NONE, 1));
     double two =

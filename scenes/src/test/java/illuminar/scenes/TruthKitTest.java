@@ -31,7 +31,7 @@ class TruthKitTest {
     byte[] p = new byte[4];
     float[][] colours = {{1, 0.5f, 0.25f}, {0.003f, 0.002f, 0.0001f}, {812, 40, 7}, {0, 0, 0}};
     for (float[] c : colours) {
-      TruthKit.rgbe(c[0], c[1], c[2], p);
+      TruthFiles.rgbe(c[0], c[1], c[2], p);
       double scale = Math.scalb(1.0, (p[3] & 255) - 128 - 8);
       float most = Math.max(c[0], Math.max(c[1], c[2]));
       for (int k = 0; k < 3; k++) {

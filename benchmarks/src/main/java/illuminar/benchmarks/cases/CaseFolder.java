@@ -28,7 +28,8 @@ import org.bytedeco.opencv.opencv_core.Size;
 
 /**
  * A folder with the frames of one view, the light that was truly there ({@code truth.hdr}, Radiance
- * RGBE, at the first frame's place) and masks of where things are ({@code masks/NAME.png}).
+ * RGBE, at the first frame's place), of invented rooms the truth picture ({@code even.hdr}), and
+ * masks of where things are ({@code masks/NAME.png}).
  */
 final class CaseFolder {
   private final Path folder;
@@ -101,12 +102,18 @@ final class CaseFolder {
     return Files.exists(folder.resolve("truth.hdr"));
   }
 
-  /** The light at each pixel of the view, linear sRGB primaries. */
-  float[] truth() {
+  /**
+   * Light at each pixel of the view, linear sRGB primaries, out of {@code NAME.hdr} if it exists.
+   */
+  Optional<float[]> light(String name) {
+    Path file = folder.resolve(name + ".hdr");
+    return Files.exists(file) ? Optional.of(read(file)) : Optional.empty();
+  }
+
+  private float[] read(Path file) {
     Mat read =
         opencv_imgcodecs.imread(
-            folder.resolve("truth.hdr").toString(),
-            opencv_imgcodecs.IMREAD_ANYDEPTH | opencv_imgcodecs.IMREAD_COLOR);
+            file.toString(), opencv_imgcodecs.IMREAD_ANYDEPTH | opencv_imgcodecs.IMREAD_COLOR);
     FloatIndexer at = read.createIndexer();
     int w = analysis.fullWidth();
     int h = analysis.fullHeight();

@@ -10,7 +10,8 @@ import java.util.List;
 /**
  * How near a picture is to the light that was there, where a mask is white: one monotone curve from
  * the truth's luminance to the picture's is fitted (medians in {@value #BINS} bins of stops, made
- * monotone), and what the curve does not explain is measured. Our own measure.
+ * monotone), and what the curve does not explain is measured. Our own measure. In small places the
+ * darkest bins may hold next to nothing; they take no curve of their own.
  */
 public final class ViewJudge {
   private static final int BINS = 24;
@@ -110,15 +111,27 @@ public final class ViewJudge {
           bins.get(k).add(tone(pairs.get(i)));
         }
       }
+      return new Curve(from, to, medians(bins, (to - from) / BINS));
+    }
+
+    /** Bins with too little in them go on from the next; below the first, tones fall with light. */
+    private static double[] medians(List<List<Double>> bins, double width) {
       double[] medians = new double[BINS];
-      double before = -14;
-      for (int k = 0; k < BINS; k++) {
+      int first = 0;
+      while (first < BINS - 1 && bins.get(first).size() <= ENOUGH) {
+        first++;
+      }
+      double before = Double.NEGATIVE_INFINITY;
+      for (int k = first; k < BINS; k++) {
         double[] bin = bins.get(k).stream().mapToDouble(v -> v).toArray();
         double median = bin.length > ENOUGH ? quantile(bin, 0.5) : before;
         before = Math.max(before, median);
         medians[k] = before;
       }
-      return new Curve(from, to, medians);
+      for (int k = first - 1; k >= 0; k--) {
+        medians[k] = medians[k + 1] - width;
+      }
+      return medians;
     }
 
     double at(double tone) {

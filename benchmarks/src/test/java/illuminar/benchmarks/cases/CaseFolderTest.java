@@ -87,7 +87,7 @@ class CaseFolderTest {
     opencv_imgcodecs.imwrite(folder.resolve("masks/sky.png").toString(), mask);
     CaseFolder room = new CaseFolder(folder);
     assertThat(room.known()).isTrue();
-    float[] light = room.truth();
+    float[] light = room.light("truth").orElseThrow();
     assertThat(light).hasSize(3 * W * H);
     int i = 3 * (H / 2 * W + W / 2);
     assertThat(light[i]).as("red").isCloseTo(4, within(0.05f));

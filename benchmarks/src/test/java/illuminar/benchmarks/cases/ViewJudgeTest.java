@@ -90,4 +90,17 @@ class ViewJudgeTest {
     ViewJudge.Pair dark = new ViewJudge.Pair(new float[3], new float[3]);
     assertThatThrownBy(() -> ViewJudge.judge(List.of(dark))).hasMessageContaining("nothing");
   }
+
+  /** Few dark pixels take no curve of their own, and cost no more than they are off. */
+  @Test
+  void aFewDarkPixelsDoNotTurnBlack() {
+    java.util.List<ViewJudge.Pair> pairs = new java.util.ArrayList<>();
+    for (int i = 0; i < 2000; i++) {
+      float t = i < 10 ? 0.01f : 0.2f + 0.0003f * i;
+      pairs.add(new ViewJudge.Pair(new float[] {t, t, t}, new float[] {t, t, t}));
+    }
+    ViewJudge.Found found = ViewJudge.judge(pairs);
+    assertThat(found.uneven()).isLessThan(0.05);
+    assertThat(found.difference()).isLessThan(1);
+  }
 }

@@ -2,6 +2,7 @@ package illuminar.core.first;
 
 import illuminar.core.balance.Solve;
 import illuminar.core.colour.Lab;
+import illuminar.core.pass.Where;
 import illuminar.core.pass.kinds.Balance;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.render.PreviewSession;
@@ -11,7 +12,7 @@ import java.util.Locale;
 /** What light surfaces still lean by together, taken out as a careful hand would: most of it. */
 final class BalanceProposer implements Proposer {
   /** Lean of light surfaces together that nobody sees. */
-  private static final double LEAST = 1;
+  private static final double LEAST = 2.5;
 
   /** The trade takes 75 to 80 % of a correction (common practice, no source). */
   private static final double SHARE = 0.8;
@@ -51,10 +52,11 @@ final class BalanceProposer implements Proposer {
                 ? "half of it is left, as it may be the light of the hour"
                 : "most of it is taken out");
     Draft draft = new Draft(recipe);
+    Where beside = Seen.besideFrames(draft, recipe, session.analysis());
     draft.pass(
         "balance",
         new Balance(0, Math.round(move.warmer()), Math.round(move.tint()), 1),
-        Seen.besideWindows(recipe),
+        beside,
         meant ? SHARE / 2 : SHARE,
         why);
     return new Proposal(draft.done(), why);

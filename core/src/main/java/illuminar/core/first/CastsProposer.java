@@ -6,6 +6,7 @@ import illuminar.core.analysis.light.LightsApart;
 import illuminar.core.colour.Lab;
 import illuminar.core.frame.Frame;
 import illuminar.core.frame.Role;
+import illuminar.core.pass.Where;
 import illuminar.core.pass.kinds.ClearCasts;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.render.PreviewSession;
@@ -21,11 +22,11 @@ final class CastsProposer implements Proposer {
   /** Share of the room that must be nearly neutral for surfaces to tell the light. */
   private static final double ENOUGH = 0.08;
 
-  /** Mean chroma above which the hour's own light is meant, unless a flash tells otherwise. */
-  private static final double MEANT = 12;
+  /** Mean b* above which warm light of the hour is meant, unless a flash tells otherwise. */
+  private static final double MEANT = 22;
 
   private static final double BY_LIGHT = 0.85;
-  private static final double BY_SURFACES = 0.6;
+  private static final double BY_SURFACES = 0.8;
   private static final double WARMTH = 0.3;
 
   @Override
@@ -45,13 +46,14 @@ final class CastsProposer implements Proposer {
           String.format(Locale.ROOT, "Light surfaces lean by C* %.1f only: no cast.", lean));
     }
     Told told = Told.best(session.analysis());
-    if (told.source == Casts.Source.SURFACES && lean > MEANT) {
+    double warm = neutral.stream().mapToDouble(Lab::b).average().orElse(0);
+    if (told.source == Casts.Source.SURFACES && warm > MEANT) {
       return Proposal.none(
           recipe,
           String.format(
               Locale.ROOT,
-              "Light surfaces lean by C* %.1f: so much is probably the light of the hour, and stays.",
-              lean));
+              "Light surfaces lean by b* %.1f: so much is probably the light of the hour, and stays.",
+              warm));
     }
     String why =
         String.format(
@@ -60,12 +62,9 @@ final class CastsProposer implements Proposer {
             lean,
             told.words);
     Draft draft = new Draft(recipe);
+    Where beside = Seen.besideFrames(draft, recipe, session.analysis());
     draft.pass(
-        "casts",
-        new ClearCasts(told.source, told.reference, told.amount, WARMTH),
-        Seen.besideWindows(recipe),
-        1,
-        why);
+        "casts", new ClearCasts(told.source, told.reference, told.amount, WARMTH), beside, 1, why);
     return new Proposal(draft.done(), why);
   }
 

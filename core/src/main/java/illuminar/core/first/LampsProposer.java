@@ -10,7 +10,6 @@ import illuminar.core.recipe.Recipe;
 import illuminar.core.region.Part;
 import illuminar.core.region.Region;
 import illuminar.core.region.part.BurntLight;
-import illuminar.core.region.part.WindowFinder;
 import illuminar.core.render.PreviewSession;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -27,9 +26,6 @@ final class LampsProposer implements Proposer {
 
   private static final double BLOOM = 12;
 
-  /** Pixels by which panes are kept clear of: what is lit beside them burns up to their edge. */
-  private static final double APART = 0;
-
   @Override
   public Proposal propose(Recipe recipe, PreviewSession session) {
     Analysis analysis = session.analysis();
@@ -42,9 +38,10 @@ final class LampsProposer implements Proposer {
     Draft draft = new Draft(recipe);
     List<Part> parts = new ArrayList<>();
     parts.add(Draft.add("burnt", new BurntLight(anchor.id(), 0.4, BLOOM)));
-    if (recipe.regions().stream().anyMatch(Seen::windows)) {
-      parts.add(Draft.takeAway("panes", new WindowFinder(APART)));
-    }
+    recipe.regions().stream()
+        .filter(Seen::windows)
+        .findFirst()
+        .ifPresent(w -> parts.add(Draft.takeAway("panes", w.parts().get(0).shape())));
     Region region = draft.region("burnt-light", "Burnt light", parts.toArray(Part[]::new));
     double share = burnt(draft.done(), region, session, anchor);
     if (share < LEAST) {

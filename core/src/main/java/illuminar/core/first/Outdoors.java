@@ -1,13 +1,17 @@
 package illuminar.core.first;
 
 import illuminar.core.analysis.Analysis;
+import illuminar.core.analysis.light.MergedLight;
 import illuminar.core.colour.Burnt;
+import illuminar.core.picture.FloodFill;
 import illuminar.core.picture.Picture;
 import java.util.Arrays;
 
 /**
  * Whether a view is of the outside of a house rather than a room: a sky along its top, among the
- * lightest of the picture, and burnt or bluer than the rest. Our own rule.
+ * lightest of the picture, and burnt or bluer than the rest; or a clear blue sky that reaches its
+ * top somewhere and is not far brighter than all else, as it is when seen from a room. Our own
+ * rule.
  */
 final class Outdoors {
   /** Share of the picture's height that is looked at. */
@@ -22,22 +26,41 @@ final class Outdoors {
   /** Blue over red of a sky, over that of the whole picture. */
   private static final float BLUER = 1.2f;
 
+  /** Blue over red that a picture counts for at least, however warm its lamps are. */
+  private static final float PLAIN = 0.9f;
+
+  /** Blue over red of a clear blue sky, over that of the whole picture. */
+  private static final float BLUE = 1.55f;
+
+  /** Share of the picture that a clear sky covers at least. */
+  private static final double SOME = 0.025;
+
+  /** Light of the sky over the middle of the rest at most. */
+  private static final double BRIGHTER = 6;
+
   private Outdoors() {}
 
   static boolean seen(Analysis analysis) {
     Picture p = analysis.draw(analysis.frames().anchor(), analysis.small());
-    int n = p.r().length;
-    float[] sorted = new float[n];
+    float lean = lean(p);
+    return skyAlongTheTop(p, lean) || clearSky(analysis, p, lean);
+  }
+
+  /** Blue over red of the whole picture. */
+  private static float lean(Picture p) {
     double red = 0;
     double blue = 0;
-    for (int i = 0; i < n; i++) {
-      sorted[i] = p.g()[i];
+    for (int i = 0; i < p.r().length; i++) {
       red += p.r()[i];
       blue += p.b()[i];
     }
+    return (float) (blue / Math.max(1e-6, red));
+  }
+
+  private static boolean skyAlongTheTop(Picture p, float lean) {
+    float[] sorted = p.g().clone();
     Arrays.sort(sorted);
-    float least = LIGHT * sorted[(int) (0.98 * (n - 1))];
-    float lean = (float) (blue / Math.max(1e-6, red));
+    float least = LIGHT * sorted[(int) (0.98 * (sorted.length - 1))];
     int band = Math.max(1, (int) (BAND * p.height())) * p.width();
     int sky = 0;
     for (int i = 0; i < band; i++) {
@@ -46,5 +69,43 @@ final class Outdoors {
       sky += p.g()[i] > least && (burnt || bluer) ? 1 : 0;
     }
     return sky > MOST * band;
+  }
+
+  private static boolean clearSky(Analysis analysis, Picture p, float lean) {
+    boolean[] blue = new boolean[p.r().length];
+    for (int i = 0; i < blue.length; i++) {
+      blue[i] = p.b()[i] > BLUE * Math.max(lean, PLAIN) * p.r()[i] && p.b()[i] > 0.03f;
+    }
+    boolean[] seen = new boolean[blue.length];
+    boolean[] sky = new boolean[blue.length];
+    int n = 0;
+    for (int x = 0; x < p.width(); x++) {
+      if (blue[x] && !seen[x]) {
+        for (int i : FloodFill.of(x, p.width(), p.height(), false, seen, (from, to) -> blue[to])) {
+          sky[i] = true;
+          n++;
+        }
+      }
+    }
+    return n > SOME * blue.length && brighter(analysis, sky) < BRIGHTER;
+  }
+
+  /** Median light of the sky over that of the rest. */
+  private static double brighter(Analysis analysis, boolean[] sky) {
+    Picture light =
+        MergedLight.of(analysis).draw(analysis.small(), id -> analysis.draw(id, analysis.small()));
+    return median(light, sky, true) / Math.max(1e-6, median(light, sky, false));
+  }
+
+  private static double median(Picture light, boolean[] sky, boolean which) {
+    float[] found = new float[sky.length];
+    int n = 0;
+    for (int i = 0; i < sky.length; i++) {
+      if (sky[i] == which) {
+        found[n++] = light.g()[i];
+      }
+    }
+    Arrays.sort(found, 0, n);
+    return n == 0 ? 0 : found[n / 2];
   }
 }

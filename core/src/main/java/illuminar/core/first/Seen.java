@@ -3,6 +3,7 @@ package illuminar.core.first;
 import illuminar.core.analysis.Analysis;
 import illuminar.core.colour.Lab;
 import illuminar.core.colour.Stops;
+import illuminar.core.pass.Pass;
 import illuminar.core.pass.Where;
 import illuminar.core.pass.kinds.ShowView;
 import illuminar.core.picture.Picture;
@@ -16,6 +17,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 
 /** A picture as it stands, small, with what is seen through windows told apart. */
@@ -66,22 +68,63 @@ final class Seen {
         .orElse(Where.EVERYWHERE);
   }
 
+  /** The windows, if their view is shown by a curve of its own. */
+  static Optional<Where> shownView(Recipe recipe) {
+    return recipe.passes().stream()
+        .filter(p -> p.on() && p.move() instanceof ShowView)
+        .map(Pass::where)
+        .findFirst();
+  }
+
+  /** Tones of what is seen through the windows, in stops below white, from dark to light. */
+  float[] view() {
+    return tones(true);
+  }
+
+  /** Tone that all but the lightest two hundredths of the whole picture stay below, stops. */
+  double top() {
+    float[] tones = new float[outside.length];
+    for (int i = 0; i < tones.length; i++) {
+      tones[i] = Stops.of(picture.luminanceAt(i));
+    }
+    Arrays.sort(tones);
+    return tones[(int) (0.995 * (tones.length - 1))];
+  }
+
+  /** Bars and frames of windows, as a share of the picture's long edge. */
+  private static final double FRAMES = 0.004;
+
   /**
-   * Where the room's tones are moved: outside panes that show another frame; everywhere where the
-   * view is shown in the room's own range, so that what stands before it stays of one piece.
+   * Outside the windows with their bars and frames, which the view lights; a region for them is
+   * added to the draft where windows are found as glazing.
    */
-  static Where apartFromWindows(Recipe recipe) {
-    boolean ofOnePiece =
-        recipe.passes().stream().anyMatch(p -> p.on() && p.move() instanceof ShowView);
-    return ofOnePiece ? Where.EVERYWHERE : besideWindows(recipe);
+  static Where besideFrames(Draft draft, Recipe recipe, Analysis analysis) {
+    boolean glazing =
+        recipe.regions().stream()
+            .filter(Seen::windows)
+            .findFirst()
+            .map(r -> r.parts().get(0).shape() instanceof Glazing)
+            .orElse(false);
+    if (!glazing) {
+      return besideWindows(recipe);
+    }
+    double px = FRAMES * Math.max(analysis.fullWidth(), analysis.fullHeight());
+    Glazing grown = new Glazing(Math.min(40, Math.round(px)), Math.min(60, Math.round(px)));
+    Region frames =
+        draft.region("window-frames", "Windows and frames", Draft.add("glazing", grown));
+    return new Where(frames.id(), true);
   }
 
   /** Tones of the room, in stops below white, from dark to light. */
   float[] tones() {
+    return tones(false);
+  }
+
+  private float[] tones(boolean ofView) {
     float[] tones = new float[outside.length];
     int n = 0;
     for (int i = 0; i < outside.length; i++) {
-      if (outside[i] < 0.5f) {
+      if (ofView == outside[i] >= 0.5f) {
         tones[n++] = Stops.of(picture.luminanceAt(i));
       }
     }

@@ -4,6 +4,8 @@ import illuminar.core.analysis.Analysis;
 import illuminar.core.colour.Lab;
 import illuminar.core.colour.Space;
 import illuminar.core.colour.Stops;
+import illuminar.core.pass.Move;
+import illuminar.core.pass.Where;
 import illuminar.core.pass.kinds.Tone;
 import illuminar.core.picture.Picture;
 import illuminar.core.recipe.Recipe;
@@ -12,6 +14,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 
 /**
  * A careful first setting of the tones from where the room's tones lie; each value is explained.
@@ -24,7 +27,7 @@ final class ToneProposer implements Proposer {
   private static final double MIDDLE = -1.72;
 
   /** Lightness of white paint in its light (common practice, no source). */
-  private static final double WHITE = 89;
+  private static final double WHITE = 87.5;
 
   /** Share of the white surfaces that lies below their lit part. */
   private static final double LIT = 0.85;
@@ -43,6 +46,12 @@ final class ToneProposer implements Proposer {
 
   private static final double LEAST = 0.05;
 
+  /** Share of the room's exposure that its windows have at least, so that no seam shows. */
+  private static final double SHARE = 0.5;
+
+  /** Tone that the middle of a view comes to beside white walls: L* 70. */
+  private static final double VIEW = -1.25;
+
   /** Stops by which highlights can draw back what exposure lifts above that. */
   private static final double DRAWN_BACK = 0.6;
 
@@ -55,7 +64,65 @@ final class ToneProposer implements Proposer {
     }
     boolean outdoors = Outdoors.seen(session.analysis());
     Aim aim = outdoors ? asTaken(session, tones) : aim(seen, tones);
-    double wanted = aim.stops();
+    if (aim.byWhites()) {
+      return byCurve(recipe, seen);
+    }
+    Tone tone = tone(tones, aim.stops(), outdoors);
+    String said = said(tones, aim, tone);
+    if (said.isEmpty()) {
+      return Proposal.none(recipe, "The tones lie well as they are.");
+    }
+    return new Proposal(with(recipe, tone, said), said);
+  }
+
+  /** White surfaces in their light brought to where paint looks white, by one curve. */
+  private static Proposal byCurve(Recipe recipe, Seen seen) {
+    double lit = lit(whites(seen));
+    double top = seen.top();
+    double exposure = WhiteCurve.exposure(tone(lit), tone(WHITE), top);
+    if (Math.abs(exposure) < 2 * LEAST) {
+      return Proposal.none(recipe, "White surfaces look white as they are.");
+    }
+    String said =
+        String.format(
+            Locale.ROOT,
+            "White surfaces in their light stand at L* %.0f and come to L* %.0f; middle tones are"
+                + " %+.2f stops lighter, the light end stays below white.",
+            lit,
+            WHITE,
+            exposure);
+    Draft draft = new Draft(recipe);
+    draft.pass("tone", WhiteCurve.of(exposure, top), Seen.besideWindows(recipe), 1, said);
+    float[] view = seen.view();
+    Optional<Where> windows = Seen.shownView(recipe);
+    if (windows.isPresent() && view.length > 0) {
+      double less = Math.max(SHARE * exposure, Math.min(exposure, VIEW - at(view, 0.5)));
+      draft.pass(
+          "tone-view",
+          WhiteCurve.of(less, top),
+          windows.get(),
+          1,
+          String.format(
+              Locale.ROOT,
+              "The view stays darker than white walls: %+.2f stops lighter only.",
+              less));
+    }
+    return new Proposal(draft.done(), said);
+  }
+
+  /** Stops below white of a lightness. */
+  private static double tone(double lightness) {
+    return 3 * log2((lightness + 16) / 116);
+  }
+
+  private static Recipe with(Recipe recipe, Move tone, String why) {
+    Draft draft = new Draft(recipe);
+    draft.pass("tone", tone, Seen.besideWindows(recipe), 1, why);
+    return draft.done();
+  }
+
+  /** The setting that exposes tones by so many stops, light and deep ones kept. */
+  private static Tone tone(float[] tones, double wanted, boolean outdoors) {
     // what is light already must not burn; the rest is lifted by midtones and shadows
     double exposure =
         rounded(Math.min(wanted, Math.max(0, LIGHT + DRAWN_BACK - at(tones, 0.98))), 0.05);
@@ -67,65 +134,61 @@ final class ToneProposer implements Proposer {
     double shadows = rounded(bounded(0.5 * (under + rest) / 0.015, 0, outdoors ? 12 : 30), 1);
     double spread = at(tones, 0.9) - at(tones, 0.1);
     double contrast = rounded(bounded((FLAT - spread) * 8, 0, 20), 1);
+    return new Tone(
+        Math.abs(exposure) > LEAST ? exposure : 0, contrast, highlights, shadows, midtones);
+  }
+
+  /** Why each value is there; empty where none is. */
+  private static String said(float[] tones, Aim aim, Tone tone) {
     List<String> why = new ArrayList<>();
-    if (Math.abs(exposure) > LEAST) {
-      why.add(String.format(Locale.ROOT, "%s, so exposure %+.2f", aim.why(), exposure));
-    } else {
-      exposure = 0;
+    if (tone.exposure() != 0) {
+      why.add(String.format(Locale.ROOT, "%s, so exposure %+.2f", aim.why(), tone.exposure()));
     }
-    if (highlights < 0) {
+    if (tone.highlights() < 0) {
       why.add(
           String.format(
               Locale.ROOT,
               "the lightest would stand at %+.1f stops, so highlights %.0f",
-              at(tones, 0.99) + exposure,
-              highlights));
+              at(tones, 0.99) + tone.exposure(),
+              tone.highlights()));
     }
-    if (shadows > 0 && midtones == 0) {
+    if (tone.shadows() > 0 && tone.midtones() == 0) {
       why.add(
           String.format(
               Locale.ROOT,
               "a tenth lies below %.1f stops, so shadows %+.0f, the deepest held",
-              at(tones, 0.1) + exposure,
-              shadows));
+              at(tones, 0.1) + tone.exposure(),
+              tone.shadows()));
     }
-    if (midtones > 0) {
+    if (tone.midtones() > 0) {
       why.add(
           String.format(
               Locale.ROOT,
               "more exposure would burn the light end, so midtones %+.0f and shadows %+.0f",
-              midtones,
-              shadows));
+              tone.midtones(),
+              tone.shadows()));
     }
-    if (contrast > 0) {
+    if (tone.contrast() > 0) {
       why.add(
           String.format(
               Locale.ROOT,
               "tones spread over %.1f stops only, so contrast %+.0f",
-              spread,
-              contrast));
+              at(tones, 0.9) - at(tones, 0.1),
+              tone.contrast()));
     }
-    if (why.isEmpty()) {
-      return Proposal.none(recipe, "The tones lie well as they are.");
-    }
-    String said = String.join("; ", why) + ".";
-    said = said.substring(0, 1).toUpperCase(Locale.ROOT) + said.substring(1);
-    Draft draft = new Draft(recipe);
-    draft.pass(
-        "tone",
-        new Tone(exposure, contrast, highlights, shadows, midtones),
-        Seen.apartFromWindows(recipe),
-        1,
-        said);
-    return new Proposal(draft.done(), said);
+    String said = String.join("; ", why);
+    return said.isEmpty()
+        ? said
+        : said.substring(0, 1).toUpperCase(Locale.ROOT) + said.substring(1) + ".";
   }
 
   /**
    * How far all is to be exposed.
    *
+   * @param byWhites whether white surfaces tell it
    * @param why what tells it
    */
-  private record Aim(double stops, String why) {}
+  private record Aim(double stops, boolean byWhites, String why) {}
 
   /** Stops by which a room as it stands is going to be exposed. */
   static double room(Seen seen) {
@@ -141,14 +204,28 @@ final class ToneProposer implements Proposer {
     if (seen.neutralShare() < WHITES) {
       return new Aim(
           bounded(0.5 * (MIDDLE - at(tones, 0.5)), -0.5, 1),
+          false,
           String.format(Locale.ROOT, "half of the room lies below %.1f stops", at(tones, 0.5)));
     }
-    double[] white =
-        seen.nearlyNeutral(Integer.MAX_VALUE).stream().mapToDouble(Lab::l).sorted().toArray();
-    double lit = white[(int) (LIT * (white.length - 1))];
+    double[] white = whites(seen);
     return new Aim(
-        bounded(3 * log2((WHITE + 16) / (lit + 16)), -0.8, 2),
-        String.format(Locale.ROOT, "white surfaces in their light stand at L* %.0f", lit));
+        bounded(towardsWhite(white), -0.8, 2),
+        true,
+        String.format(Locale.ROOT, "white surfaces in their light stand at L* %.0f", lit(white)));
+  }
+
+  /** Lightness of the nearly neutral surfaces, from dark to light. */
+  private static double[] whites(Seen seen) {
+    return seen.nearlyNeutral(Integer.MAX_VALUE).stream().mapToDouble(Lab::l).sorted().toArray();
+  }
+
+  private static double lit(double[] white) {
+    return white[(int) (LIT * (white.length - 1))];
+  }
+
+  /** Stops that white surfaces in their light are short of paper white paint. */
+  private static double towardsWhite(double[] white) {
+    return 3 * log2((WHITE + 16) / (lit(white) + 16));
   }
 
   /** The outside comes to the light that the camera gave it. */
@@ -163,6 +240,7 @@ final class ToneProposer implements Proposer {
     double by = at(taken, 0.5) - at(tones, 0.5);
     return new Aim(
         bounded(by, -0.3, 0.3),
+        false,
         String.format(Locale.ROOT, "the camera's own middle lies %+.1f stops from here", by));
   }
 

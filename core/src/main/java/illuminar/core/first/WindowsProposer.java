@@ -41,10 +41,10 @@ final class WindowsProposer implements Proposer {
   /** Tone of the brightest of a view in the end, stops below paper white. */
   private static final double BRIGHTEST = -0.15;
 
-  /** Pixels by which an opening reaches over its frame, so that bar and frame are one. */
-  private static final double GROW = 16;
+  /** How far a window reaches over its frame, as a share of the picture's long edge. */
+  private static final double GROW = 0.004;
 
-  private static final double SOFT = 32;
+  private static final double SOFT = 0.009;
 
   /** Share of the picture below which what was found is a glint, not a window. */
   private static final double LEAST = 0.001;
@@ -75,10 +75,7 @@ final class WindowsProposer implements Proposer {
     }
     Raster grid = analysis.raster();
     double without = Evenness.of(session.picture(recipe, grid), analysis);
-    // the room is exposed afterwards, and the view with it
-    Proposal bare = byOneCurve(recipe, openings, without, BRIGHTEST);
-    double later = ToneProposer.room(Seen.of(bare.recipe(), session));
-    Proposal curve = byOneCurve(recipe, openings, without, BRIGHTEST - Math.max(0, later));
+    Proposal curve = byOneCurve(recipe, analysis, openings, without);
     double with = Evenness.of(session.picture(curve.recipe(), grid), analysis);
     return with < without
         ? curve
@@ -110,23 +107,23 @@ final class WindowsProposer implements Proposer {
 
   /** All that is seen through the openings by one curve. */
   private static Proposal byOneCurve(
-      Recipe recipe, List<Opening> openings, double without, double brightest) {
+      Recipe recipe, Analysis analysis, List<Opening> openings, double without) {
+    double size = Math.max(analysis.fullWidth(), analysis.fullHeight());
     String why =
         String.format(
             Locale.ROOT,
-            "%s shows a view that lies partly in the room's own range; no frame holds it apart, and"
-                + " the blend is %.2f stops off one curve.",
-            openings.size() == 1 ? "One opening" : openings.size() + " openings",
+            "The view through %s is %.2f stops off one curve in the blend.",
+            openings.size() == 1 ? "one window" : openings.size() + " windows",
             without);
     Draft draft = new Draft(recipe);
     Region region =
-        draft.region(REGION, "Window panes", Draft.add("glazing", new Glazing(GROW, SOFT)));
-    draft.pass(
-        "windows",
-        new ShowView(0, Math.round(brightest * 20) / 20.0, 1, 1),
-        new Where(region.id(), false),
-        1,
-        why);
+        draft.region(
+            REGION,
+            "Window panes",
+            Draft.add(
+                "glazing",
+                new Glazing(Math.round(GROW * size), Math.min(60, Math.round(SOFT * size)))));
+    draft.pass("windows", new ShowView(0, BRIGHTEST, 1, 1), new Where(region.id(), false), 1, why);
     return new Proposal(draft.done(), why);
   }
 

@@ -144,16 +144,9 @@ class FirstVersionTest {
       toned = FirstVersion.propose("Tone", toned, session).recipe();
     }
     Proposal last = FirstVersion.propose("Tone", toned, session);
+    assertThat(last.recipe()).as("nothing is left to be done").isEqualTo(toned);
     assertThat(last.said()).isNotBlank();
-    // each round moves less than the one before
-    double first = exposure(toned.passes().get(0));
-    double end = exposure(toned.passes().get(toned.passes().size() - 1));
-    assertThat(Math.abs(end)).isLessThanOrEqualTo(Math.abs(first));
     assertThatThrownBy(() -> FirstVersion.propose("Frames", bare, session))
         .hasMessageContaining("Frames");
-  }
-
-  private static double exposure(Pass pass) {
-    return ((Tone) pass.move()).exposure();
   }
 }

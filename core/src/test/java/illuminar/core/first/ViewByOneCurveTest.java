@@ -7,6 +7,7 @@ import illuminar.core.TestRoom;
 import illuminar.core.analysis.Analysis;
 import illuminar.core.ground.Ground;
 import illuminar.core.pass.Pass;
+import illuminar.core.pass.Where;
 import illuminar.core.pass.kinds.BringFrame;
 import illuminar.core.pass.kinds.ShowView;
 import illuminar.core.pass.kinds.Tone;
@@ -118,5 +119,47 @@ class ViewByOneCurveTest {
     Recipe one = new Recipe(new Ground.OneFrame("f-2"), List.of(), List.of());
     assertThat(Evenness.of(session.picture(one, ROOM.raster()), ROOM)).isLessThan(0.06);
     assertThat(Evenness.middle(session.picture(one, ROOM.raster()), ROOM)).isBetween(-8.0, -1.0);
+  }
+
+  /** A front whose sky is clear and dark blue, and only in a corner. */
+  private static double corner(int x, int y, int c) {
+    boolean sky = x < 330 && y < 420;
+    return sky ? new double[] {0.25, 0.5, 0.95}[c] : 0.9 * GardenRoom.front(x, 400 + y % 90, c);
+  }
+
+  @Test
+  void aClearSkyInACornerIsOutside() {
+    assertThat(Outdoors.seen(GardenRoom.analysis(ViewByOneCurveTest::corner, 1, 1))).isTrue();
+  }
+
+  /**
+   * Blue paint up to the ceiling is no sky, nor is a window that reaches the top of the picture.
+   */
+  @Test
+  void aBlueWallIsARoom() {
+    Analysis blue =
+        GardenRoom.analysis(
+            (x, y, c) -> y < 300 ? new double[] {0.09, 0.10, 0.115}[c] : 0.12, 2, 2);
+    assertThat(Outdoors.seen(blue)).isFalse();
+    Analysis window =
+        GardenRoom.analysis(
+            (x, y, c) -> x < 400 && y < 400 ? new double[] {1.2, 2.2, 3.6}[c] : 0.06, 2, 2);
+    assertThat(Outdoors.seen(window)).as("far brighter than all else").isFalse();
+  }
+
+  /** White walls are brought to white by one curve; the view stays darker than they become. */
+  @Test
+  void theRoomIsExposedByItsWhiteWallsAndTheViewLess() {
+    Recipe made = FirstVersion.of(session(ROOM));
+    assertThat(made.passes()).extracting(Pass::id).contains("tone", "tone-view");
+    assertThat(made.passes())
+        .filteredOn(p -> p.id().startsWith("tone"))
+        .extracting(Pass::where)
+        .extracting(Where::outside)
+        .containsExactly(true, false);
+    Seen seen = Seen.of(made, session(ROOM));
+    double[] white =
+        seen.nearlyNeutral(Integer.MAX_VALUE).stream().mapToDouble(l -> l.l()).sorted().toArray();
+    assertThat(white[(int) (0.9 * white.length)]).isBetween(80.0, 95.0);
   }
 }

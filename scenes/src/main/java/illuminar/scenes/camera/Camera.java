@@ -17,15 +17,20 @@ import java.util.stream.IntStream;
  * @param fullWell electrons at the highest code at ISO 100; sets shot noise
  * @param read read noise in electrons
  * @param white multipliers of red, green, blue
+ * @param glare share of the light that the lens spreads over the whole picture, 0.001 to 0.005
  */
-public record Camera(double gain, double fullWell, double read, double[] white) {
+public record Camera(double gain, double fullWell, double read, double[] white, double glare) {
   private static final double BEND = 1.9;
   private static final double TOE = 1.15;
+
+  /** Of a clean modern lens, a few tenths of a percent (common practice, no source). */
+  private static final double GLARE = 0.002;
 
   /** Balanced for a daylight temperature. */
   public static Camera daylight(double kelvin, double gain) {
     float[] light = Tint.daylight(kelvin);
-    return new Camera(gain, 45_000, 3.2, new double[] {1 / light[0], 1 / light[1], 1 / light[2]});
+    return new Camera(
+        gain, 45_000, 3.2, new double[] {1 / light[0], 1 / light[1], 1 / light[2]}, GLARE);
   }
 
   /** Display-linear value of a light relative to the highest code. */
@@ -49,9 +54,9 @@ public record Camera(double gain, double fullWell, double read, double[] white) 
    */
   public float[] expose(
       Radiance radiance, float[] strengths, Exposure exposure, Similarity drift, long seed) {
-    float[][] sum = radiance.sum(strengths);
     int w = radiance.width();
     int h = radiance.height();
+    float[][] sum = Glare.over(radiance.sum(strengths), w, h, glare);
     double k = gain * Math.pow(2, exposure.stops());
     double electrons = fullWell * 100 / exposure.iso();
     float[] out = new float[w * h * 3];

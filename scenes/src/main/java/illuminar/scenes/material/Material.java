@@ -33,6 +33,9 @@ public interface Material {
     /** Whether the reflection takes the surface's colour, as metals do. */
     public boolean metal;
 
+    /** Share of what is behind that shows through, for sheer cloth. */
+    public float through;
+
     /** Light given off, in kilocandela per square metre. */
     public float glow;
 
@@ -44,6 +47,7 @@ public interface Material {
       gloss = 0;
       rough = 0.5f;
       metal = false;
+      through = 0;
       glow = 0;
       glowOf = 0;
     }

@@ -326,4 +326,16 @@ public final class Materials {
       p.colour(c[0], c[1], c[2], weave * (seam < 0.03 ? 0.7 : 1));
     };
   }
+
+  /**
+   * Thin woven curtain cloth.
+   *
+   * @param through share of what is behind that shows through its weave
+   */
+  public static Material sheer(double r, double g, double b, double through) {
+    return p -> {
+      p.colour(r, g, b, 1);
+      p.through = (float) through;
+    };
+  }
 }

@@ -133,4 +133,25 @@ public final class OutdoorMaterials {
       p.colour(0.15, 0.12, 0.095, 0.55 + 0.9 * t);
     };
   }
+
+  /** Bricks in stretcher bond with pale joints, on a wall that faces +z. */
+  public static Material bricks(double r, double g, double b) {
+    return p -> {
+      int row = (int) Math.floor(p.y / 0.075);
+      double along = p.x / 0.225 + 0.5 * (row & 1);
+      int brick = (int) Math.floor(along);
+      double edge =
+          Math.min(
+              Math.min(along - brick, 1 - along + brick) * 0.225,
+              Math.min(p.y / 0.075 - row, 1 - p.y / 0.075 + row) * 0.075);
+      float tone = 0.72f + 0.5f * hash(row, brick, 4);
+      float warm = hash(row, brick, 8) - 0.5f;
+      float grain = p.detail ? fractal(p.x * 60, p.y * 60, 1, 2) : 0.5f;
+      double joint = step(0.004f, 0.007f, (float) edge);
+      double t = tone * (0.88 + 0.24 * grain);
+      p.r = (float) (r * t * joint + 0.36 * (1 - joint));
+      p.g = (float) (g * t * (1 + 0.15 * warm) * joint + 0.34 * (1 - joint));
+      p.b = (float) (b * t * (1 + 0.2 * warm) * joint + 0.30 * (1 - joint));
+    };
+  }
 }

@@ -1,5 +1,9 @@
 package illuminar.scenes.render;
 
+import illuminar.scenes.geometry.Bvh;
+import illuminar.scenes.geometry.Vec;
+import illuminar.scenes.outdoors.Outdoors;
+
 /** Rays of the pixels of a picture. */
 record Lens(
     Scene.Eye eye,
@@ -34,5 +38,17 @@ record Lens(
     to[0] = (float) (dx * norm);
     to[1] = (float) (up * norm);
     to[2] = (float) (dz * norm);
+  }
+
+  /** What is met in a direction from the camera. */
+  boolean closest(Bvh in, float[] to, Bvh.Hit hit) {
+    Vec from = eye.place();
+    return in.closest(from.x(), from.y(), from.z(), to[0], to[1], to[2], 1e6f, hit);
+  }
+
+  /** The world outside in a direction from the camera. */
+  float[] clear(Outdoors outdoors, float[] to) {
+    Vec from = eye.place();
+    return outdoors.clear(from.x(), from.y(), from.z(), to[0], to[1], to[2]);
   }
 }

@@ -2,29 +2,26 @@ package illuminar.scenes.render;
 
 import illuminar.scenes.geometry.Bvh;
 import illuminar.scenes.material.Material;
-import java.util.IdentityHashMap;
+import java.util.Optional;
 import java.util.SplittableRandom;
-import java.util.concurrent.atomic.AtomicInteger;
-import java.util.function.IntConsumer;
 import java.util.stream.IntStream;
 
 /**
- * Looks at a scene through every pixel: surfaces, texture, reflections, light of each group apart.
- * Source: Schlick 1994 for reflection at an angle. Repeatable bit for bit: each pixel has random
- * numbers of its own.
+ * Follows light to the surfaces that the middles of the pixels show. Repeatable bit for bit: each
+ * pixel has random numbers of its own.
  */
 final class PathTracer {
-  /** Of so many looks at a pixel, one is followed for light; all see texture and edges. */
-  private static final int LOOKS = 3;
-
   private static final float MIRRORED_LIMIT = 60;
 
-  private final Scene scene;
-  private final Bvh bvh;
+  final Scene scene;
+  final Lens lens;
+  final Bvh bvh;
+
+  /** Sheer cloth, which light and looks pass in part. */
+  final Optional<Bvh> veil;
+
   private final Transport transport;
-  private final IdentityHashMap<Material, Integer> parts;
   private final int groups;
-  private final Lens lens;
 
   /** Pixels {@code x, y} to {@code x + width, y + height} of a picture. */
   record Crop(int x, int y, int width, int height) {}
@@ -33,154 +30,136 @@ final class PathTracer {
   PathTracer(Scene scene, int width, int height) {
     this.scene = scene;
     bvh = new Bvh(scene.mesh());
+    veil = scene.veil().map(Bvh::new);
     transport = new Transport(scene, bvh);
     groups = scene.groups().size();
-    parts = scene.partNumbers();
     lens = new Lens(scene.eye(), width, height);
     train();
   }
 
   private void train() {
-    float ex = scene.eye().place().x();
-    float ey = scene.eye().place().y();
-    float ez = scene.eye().place().z();
     transport.train(
         lens.width() * lens.height(),
         (w, random) -> {
           float[] d = new float[3];
           lens.aim(random.nextDouble() * lens.width(), random.nextDouble() * lens.height(), d);
-          if (!bvh.closest(ex, ey, ez, d[0], d[1], d[2], 1e6f, w.hit)) {
+          if (!lens.closest(bvh, d, w.hit)) {
             w.hit.material = null;
           }
         });
   }
 
-  /**
-   * Renders a piece with {@code samples} paths and three times as many looks a pixel; {@code
-   * progress} hears the rows done.
-   */
-  Gathered gather(Crop crop, int samples, IntConsumer progress) {
-    Gathered out = new Gathered(crop.width, crop.height, groups, scene.parts().size());
-    AtomicInteger done = new AtomicInteger();
-    ThreadLocal<Transport.Walker> walkers =
-        ThreadLocal.withInitial(() -> new Transport.Walker(scene));
+  Transport.Walker walker() {
+    return new Transport.Walker(scene);
+  }
+
+  /** Light on the room's surfaces, {@code samples} paths for each pixel; not smoothed yet. */
+  LightField light(Crop crop, int samples) {
+    return light(bvh, crop, samples, false);
+  }
+
+  /** The same on sheer cloth, which is lit from both its sides. */
+  LightField lightOn(Bvh cloth, Crop crop, int samples) {
+    return light(cloth, crop, samples, true);
+  }
+
+  private LightField light(Bvh of, Crop crop, int samples, boolean bothSides) {
+    LightField out = new LightField(crop.width, crop.height, groups);
+    ThreadLocal<Transport.Walker> walkers = ThreadLocal.withInitial(this::walker);
     IntStream.range(0, crop.height)
         .parallel()
         .forEach(
             y -> {
               Transport.Walker w = walkers.get();
+              Bvh.Hit hit = new Bvh.Hit();
+              float[] d = new float[3];
               for (int x = 0; x < crop.width; x++) {
-                pixel(w, x, y, crop, samples, out);
+                int px = x + crop.x;
+                int py = y + crop.y;
+                w.random = new SplittableRandom(((long) py << 32 | px) * 0x9E3779B97F4A7C15L + 1);
+                lens.aim(px + 0.5, py + 0.5, d);
+                if (lens.closest(of, d, hit)) {
+                  field(w, d, hit, samples, bothSides, y * crop.width + x, out);
+                }
               }
-              progress.accept(done.incrementAndGet());
             });
     return out;
   }
 
-  private void pixel(Transport.Walker w, int x, int y, Crop crop, int samples, Gathered out) {
-    int px = x + crop.x;
-    int py = y + crop.y;
-    w.random = new SplittableRandom(((long) py << 32 | px) * 0x9E3779B97F4A7C15L + 12345);
-    int i = y * out.width + x;
-    float ex = scene.eye().place().x();
-    float ey = scene.eye().place().y();
-    float ez = scene.eye().place().z();
-    float[] d = new float[3];
-    int lit = 0;
-    int looks = samples * LOOKS;
-    for (int s = 0; s < looks; s++) {
-      lens.aim(px + 0.5 + tent(w.random) * 0.9, py + 0.5 + tent(w.random) * 0.9, d);
-      if (!bvh.closest(ex, ey, ez, d[0], d[1], d[2], 1e6f, w.hit)) {
-        outside(d, i, 1f / looks, out);
-        continue;
-      }
-      boolean follow = s % LOOKS == 0;
-      lit += follow ? 1 : 0;
-      surface(w, d, i, looks, follow, out);
+  private void field(
+      Transport.Walker w,
+      float[] d,
+      Bvh.Hit hit,
+      int samples,
+      boolean bothSides,
+      int i,
+      LightField out) {
+    Material.Point p = w.look(hit);
+    out.depth[i] = hit.t;
+    set(out.place, i, hit.x, hit.y, hit.z);
+    set(out.normal, i, hit.nx, hit.ny, hit.nz);
+    set(out.relief, i, p.nx, p.ny, p.nz);
+    Spot spot = new Spot(hit, p, d);
+    float[] sum = new float[groups * 6];
+    for (int s = 0; s < samples; s++) {
+      arriving(w, d, bothSides && s % 2 == 1 ? spot.behind() : spot, sum);
     }
-    for (int g = 0; g < groups && lit > 0; g++) {
-      for (int c = 0; c < 3; c++) {
-        out.scattered[g][c][i] /= lit;
-      }
+    for (int k = 0; k < groups * 3; k++) {
+      out.scattered[k / 3][k % 3][i] = sum[k] / samples;
+      out.mirrored[k / 3][k % 3][i] = sum[groups * 3 + k] / samples;
     }
   }
 
-  private static double tent(SplittableRandom random) {
-    return random.nextDouble() + random.nextDouble() - 1;
+  private static void set(float[][] planes, int i, float x, float y, float z) {
+    planes[0][i] = x;
+    planes[1][i] = y;
+    planes[2][i] = z;
   }
 
-  private void outside(float[] d, int i, float share, Gathered out) {
-    float ex = scene.eye().place().x();
-    float ey = scene.eye().place().y();
-    float ez = scene.eye().place().z();
-    float[] clear = scene.outdoors().clear(ex, ey, ez, d[0], d[1], d[2]);
-    float[] seen = scene.outdoors().hazed(clear);
-    out.outside[i] += share;
-    out.transmission[i] += clear[3] * share;
-    for (int c = 0; c < 3; c++) {
-      out.view[c][i] += seen[c] * share;
-      out.clear[c][i] += clear[c] * share;
+  /**
+   * A place on a surface as it is seen.
+   *
+   * @param fresnel share of light mirrored towards the eye; source: Schlick 1994
+   */
+  record Spot(float x, float y, float z, float nx, float ny, float nz, float fresnel, float rough) {
+    Spot(Bvh.Hit hit, Material.Point p, float[] d) {
+      this(
+          hit.x + hit.nx * 4e-4f,
+          hit.y + hit.ny * 4e-4f,
+          hit.z + hit.nz * 4e-4f,
+          p.nx,
+          p.ny,
+          p.nz,
+          fresnel(p, d),
+          p.rough);
+    }
+
+    private static float fresnel(Material.Point p, float[] d) {
+      float cos = Math.max(0, -(d[0] * p.nx + d[1] * p.ny + d[2] * p.nz));
+      return p.gloss <= 0
+          ? 0
+          : p.gloss + (1 - p.gloss) * (float) Math.pow(1 - cos, 5) * (1 - p.rough);
+    }
+
+    Spot behind() {
+      return new Spot(x - nx * 9e-4f, y - ny * 9e-4f, z - nz * 9e-4f, -nx, -ny, -nz, 0, rough);
     }
   }
 
-  private void surface(
-      Transport.Walker w, float[] d, int i, int looks, boolean follow, Gathered out) {
-    Bvh.Hit hit = w.hit;
-    float share = 1f / looks;
-    Integer part = parts.get(hit.material);
-    if (part != null) {
-      out.parts[part][i] += share;
-    }
-    Material.Point p = w.point;
-    p.prepare(hit.x, hit.y, hit.z, hit.nx, hit.ny, hit.nz);
-    float t = hit.t;
-    p.detail = true;
-    hit.material.shade(p);
-    p.detail = false;
-    Transport.Place start = w.start();
-    start.set(p.x + hit.nx * 4e-4f, p.y + hit.ny * 4e-4f, p.z + hit.nz * 4e-4f, p.nx, p.ny, p.nz);
-    float x = start.x;
-    float y = start.y;
-    float z = start.z;
-    float nx = p.nx;
-    float ny = p.ny;
-    float nz = p.nz;
-    float[] colour = {p.r, p.g, p.b};
-    float gloss = p.gloss;
-    float rough = p.rough;
-    boolean metal = p.metal;
-    for (int c = 0; c < 3 && p.glow > 0; c++) {
-      out.glow[scene.glow(p.glowOf).group()][c][i] +=
-          p.glow * scene.glow(p.glowOf).colour()[c] * share;
-    }
-    float cos = Math.max(0, -(d[0] * nx + d[1] * ny + d[2] * nz));
-    float fresnel =
-        gloss <= 0 ? 0 : gloss + (1 - gloss) * (float) Math.pow(1 - cos, 5) * (1 - rough);
-    for (int c = 0; c < 3; c++) {
-      out.albedo[c][i] += colour[c] * (1 - fresnel) * share;
-    }
-    out.normal[0][i] += nx * share;
-    out.normal[1][i] += ny * share;
-    out.normal[2][i] += nz * share;
-    out.depth[i] += t * share;
-    if (!follow) {
-      return;
-    }
+  /** Adds one path's light: scattered as if white, then mirrored as if by a perfect mirror. */
+  void arriving(Transport.Walker w, float[] eye, Spot spot, float[] into) {
+    w.start().set(spot.x, spot.y, spot.z, spot.nx, spot.ny, spot.nz);
     float[] light = transport.arriving(w);
-    for (int g = 0; g < groups; g++) {
-      for (int c = 0; c < 3; c++) {
-        out.scattered[g][c][i] += light[3 * g + c];
-      }
+    int values = groups * 3;
+    for (int k = 0; k < values; k++) {
+      into[k] += light[k];
     }
-    float chance = Math.min(1, 0.08f + fresnel * 4);
-    if (fresnel > 0.004f && w.random.nextDouble() < chance) {
-      start.set(x, y, z, nx, ny, nz);
-      float[] mirror = reflected(w, d, rough);
-      float weight = fresnel * share * LOOKS / chance;
-      float most = Math.max(0.05f, Math.max(colour[0], Math.max(colour[1], colour[2])));
-      for (int k = 0; k < groups * 3; k++) {
-        float tint = metal ? colour[k % 3] / most : 1;
-        out.mirrored[k / 3][k % 3][i] += weight * tint * Math.min(MIRRORED_LIMIT, mirror[k]);
+    float chance = Math.min(1, 0.08f + spot.fresnel * 4);
+    if (spot.fresnel > 0.004f && w.random.nextDouble() < chance) {
+      w.start().set(spot.x, spot.y, spot.z, spot.nx, spot.ny, spot.nz);
+      float[] mirror = reflected(w, eye, spot.rough);
+      for (int k = 0; k < values; k++) {
+        into[values + k] += Math.min(MIRRORED_LIMIT, mirror[k]) / chance;
       }
     }
   }

@@ -1,8 +1,12 @@
 package illuminar.scenes.render;
 
+import java.util.Optional;
 import java.util.function.IntConsumer;
 
-/** From a scene to radiance with lights apart: trace, smooth light, put texture back. */
+/**
+ * From a scene to radiance with lights apart: follow light, smooth it on its surfaces, look at
+ * texture and edges by it.
+ */
 public final class Rendering {
   private Rendering() {}
 
@@ -42,50 +46,20 @@ public final class Rendering {
   /** Renders a piece of a picture. */
   static Radiance render(
       Scene scene, PathTracer tracer, PathTracer.Crop crop, int samples, IntConsumer progress) {
-    Gathered g = tracer.gather(crop, samples, progress);
-    unit(g.normal);
-    Smoothing.smooth(g, g.scattered, 6, 1.0f);
-    for (float[][] mirrored : g.mirrored) {
-      Smoothing.calm(g, mirrored);
-    }
-    Smoothing.smooth(g, g.mirrored, 3, 0.8f);
-    for (int k = 0; k < g.scattered.length; k++) {
-      for (int c = 0; c < 3; c++) {
-        float[] light = g.scattered[k][c];
-        for (int i = 0; i < light.length; i++) {
-          light[i] = light[i] * g.albedo[c][i] + g.mirrored[k][c][i] + g.glow[k][c][i];
-          if (k == 0) {
-            light[i] += g.view[c][i];
-          }
-        }
-      }
-    }
+    LightField room = smooth(tracer.light(crop, samples));
+    Optional<LightField> cloth =
+        tracer.veil.map(veil -> smooth(tracer.lightOn(veil, crop, 2 * samples)));
+    Gathered seen = new Looks(tracer, crop, room, cloth).all(progress);
     return new Radiance(
-        g.width,
-        g.height,
-        scene.groups(),
-        g.scattered,
-        new Truth(
-            g.outside,
-            g.view,
-            g.clear,
-            g.transmission,
-            g.albedo,
-            g.normal,
-            g.depth,
-            scene.partNames(),
-            g.parts));
+        seen.width, seen.height, scene.groups(), seen.lights, seen.truth(scene.partNames()));
   }
 
-  private static void unit(float[][] normal) {
-    for (int i = 0; i < normal[0].length; i++) {
-      float x = normal[0][i];
-      float y = normal[1][i];
-      float z = normal[2][i];
-      float n = (float) Math.sqrt(x * x + y * y + z * z);
-      for (int c = 0; c < 3 && n > 0; c++) {
-        normal[c][i] /= n;
-      }
+  private static LightField smooth(LightField field) {
+    Smoothing.smooth(field, field.scattered, 6, 1.0f);
+    for (float[][] mirrored : field.mirrored) {
+      Smoothing.calm(field, mirrored);
     }
+    Smoothing.smooth(field, field.mirrored, 3, 0.8f);
+    return field;
   }
 }

@@ -18,6 +18,7 @@ import java.util.Optional;
  * @param parts surfaces whose place in the picture is kept as truth, by name
  * @param open whether light comes in along every ray that leaves; where not, only through sources
  * @param cell how finely light is kept on surfaces, metres
+ * @param veil sheer cloth, which lets part of what is behind it through
  */
 public record Scene(
     String name,
@@ -27,23 +28,29 @@ public record Scene(
     Eye eye,
     Map<String, List<Material>> parts,
     boolean open,
-    float cell) {
+    float cell,
+    Optional<Mesh> veil) {
 
   /** A room into which light comes only through its sources. */
   public static Scene room(String name, Mesh mesh, Lighting lighting, Outdoors outdoors, Eye eye) {
-    return new Scene(name, mesh, lighting, outdoors, eye, Map.of(), false, 0.11f);
+    return new Scene(name, mesh, lighting, outdoors, eye, Map.of(), false, 0.11f, Optional.empty());
   }
 
   /** A place under the sky. */
   public static Scene open(String name, Mesh mesh, Lighting lighting, Outdoors outdoors, Eye eye) {
-    return new Scene(name, mesh, lighting, outdoors, eye, Map.of(), true, 0.22f);
+    return new Scene(name, mesh, lighting, outdoors, eye, Map.of(), true, 0.22f, Optional.empty());
   }
 
   /** The same with one more named part. */
   public Scene part(String part, Material... surfaces) {
     Map<String, List<Material>> more = new LinkedHashMap<>(parts);
     more.put(part, List.of(surfaces));
-    return new Scene(name, mesh, lighting, outdoors, eye, more, open, cell);
+    return new Scene(name, mesh, lighting, outdoors, eye, more, open, cell, veil);
+  }
+
+  /** The same with sheer cloth hung in it. */
+  public Scene veil(Mesh cloth) {
+    return new Scene(name, mesh, lighting, outdoors, eye, parts, open, cell, Optional.of(cloth));
   }
 
   /**

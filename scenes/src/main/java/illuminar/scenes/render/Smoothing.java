@@ -5,7 +5,7 @@ import java.util.stream.IntStream;
 
 /**
  * Takes render noise out of light, not out of texture: an edge-avoiding wavelet filter led by
- * normals and depth. Source: Dammertz, Sewtz, Hanika, Lensch, "Edge-avoiding À-Trous wavelet
+ * normals and planes. Source: Dammertz, Sewtz, Hanika, Lensch, "Edge-avoiding À-Trous wavelet
  * transform for fast global illumination filtering", 2010.
  */
 final class Smoothing {
@@ -20,7 +20,7 @@ final class Smoothing {
    * @param tolerance how far two values may differ, as a share of their size, to be mixed; halves
    *     with each of the {@code levels} after the first two, which mix everything on one surface
    */
-  static void smooth(Gathered g, float[][][] light, int levels, float tolerance) {
+  static void smooth(LightField g, float[][][] light, int levels, float tolerance) {
     boolean[] thin = new boolean[g.width * g.height];
     IntStream.range(0, g.height)
         .parallel()
@@ -46,7 +46,7 @@ final class Smoothing {
   }
 
   /** Holds single sparks down to the brightest but one of their neighbours. */
-  static void calm(Gathered g, float[][] light) {
+  static void calm(LightField g, float[][] light) {
     boolean[] all = new boolean[g.width * g.height];
     Arrays.fill(all, true);
     calm(g, light, all);
@@ -55,7 +55,7 @@ final class Smoothing {
   /**
    * @param where only here; on broad surfaces smoothing does better, and keeps the sum
    */
-  private static void calm(Gathered g, float[][] light, boolean[] where) {
+  private static void calm(LightField g, float[][] light, boolean[] where) {
     for (float[] plane : light) {
       float[] from = plane.clone();
       IntStream.range(1, g.height - 1)
@@ -82,7 +82,7 @@ final class Smoothing {
 
   /** One row of one level; how alike two surfaces are is found once for all groups. */
   private static final class Row {
-    private final Gathered g;
+    private final LightField g;
     private final float[][][] from;
     private final float[][][] to;
     private final int reach;
@@ -90,7 +90,7 @@ final class Smoothing {
     private final int[] at = new int[TAPS];
     private final float[] alike = new float[TAPS];
 
-    Row(Gathered g, float[][][] from, float[][][] to, int reach, float tolerance) {
+    Row(LightField g, float[][][] from, float[][][] to, int reach, float tolerance) {
       this.g = g;
       this.from = from;
       this.to = to;
@@ -101,7 +101,7 @@ final class Smoothing {
     void run(int y) {
       for (int x = 0; x < g.width; x++) {
         int i = y * g.width + x;
-        int n = g.outside[i] > 0.999f ? 0 : surfaces(x, y, i);
+        int n = g.depth[i] == 0 ? 0 : surfaces(x, y, i);
         for (int k = 0; k < from.length; k++) {
           mix(from[k], to[k], i, n);
         }
@@ -121,11 +121,10 @@ final class Smoothing {
     }
 
     private int surfaces(int x, int y, int i) {
-      float[] nx = g.normal[0];
-      float[] ny = g.normal[1];
-      float[] nz = g.normal[2];
-      float depth = g.depth[i];
-      float unit = 1 / (0.012f * depth * (1 + 0.35f * reach) + 1e-9f);
+      float[] nx = g.relief[0];
+      float[] ny = g.relief[1];
+      float[] nz = g.relief[2];
+      float unit = 1 / (0.004f + 0.003f * g.depth[i]);
       int n = 0;
       for (int v = -2; v <= 2; v++) {
         int yy = y + v * reach;
@@ -135,7 +134,7 @@ final class Smoothing {
         for (int u = -2; u <= 2; u++) {
           int xx = x + u * reach;
           int k = yy * g.width + xx;
-          if (xx < 0 || xx >= g.width || g.outside[k] > 0.6f) {
+          if (xx < 0 || xx >= g.width || g.depth[k] == 0) {
             continue;
           }
           float cos = nx[i] * nx[k] + ny[i] * ny[k] + nz[i] * nz[k];
@@ -144,12 +143,19 @@ final class Smoothing {
           }
           float c2 = cos * cos;
           float c8 = c2 * c2 * c2 * c2;
-          float dd = (depth - g.depth[k]) * unit;
+          float dd = off(i, k) * unit;
           at[n] = k;
           alike[n++] = KERNEL[u + 2] * KERNEL[v + 2] * c8 * c8 / (1 + dd * dd * dd * dd);
         }
       }
       return n;
+    }
+
+    /** How far a pixel's place lies off the plane of another's surface, metres. */
+    private float off(int i, int k) {
+      return g.normal[0][i] * (g.place[0][k] - g.place[0][i])
+          + g.normal[1][i] * (g.place[1][k] - g.place[1][i])
+          + g.normal[2][i] * (g.place[2][k] - g.place[2][i]);
     }
 
     private void mix(float[][] in, float[][] out, int i, int n) {

@@ -92,6 +92,15 @@ final class Transport {
       Arrays.setAll(places, k -> new Place());
     }
 
+    /** Shades a place that is looked at, with detail; the walker's own, to be read at once. */
+    Material.Point look(Bvh.Hit at) {
+      point.prepare(at.x, at.y, at.z, at.nx, at.ny, at.nz);
+      point.detail = true;
+      at.material.shade(point);
+      point.detail = false;
+      return point;
+    }
+
     /** Shades what the last ray met, without detail; writes how much light it sends on. */
     void shade(float[] sentOn) {
       point.prepare(hit.x, hit.y, hit.z, hit.nx, hit.ny, hit.nz);

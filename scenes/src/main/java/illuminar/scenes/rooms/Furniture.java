@@ -121,6 +121,11 @@ final class Furniture {
 
   /** A potted plant with arching leaves. */
   static void plant(Mesh mesh, double size, int leaves, int seed) {
+    plant(mesh, size, leaves, seed, Materials.leaf());
+  }
+
+  /** The same with leaves of a material that is known by name. */
+  static void plant(Mesh mesh, double size, int leaves, int seed, Material leaf) {
     mesh.lathe(
         new double[] {
           0,
@@ -143,7 +148,6 @@ final class Furniture {
         40,
         Materials.clay());
     Random random = new Random(seed);
-    Material leaf = Materials.leaf();
     for (int i = 0; i < leaves; i++) {
       double turn = 360.0 * i / leaves + 30 * random.nextDouble();
       double length = size * (0.28 + 0.22 * random.nextDouble());

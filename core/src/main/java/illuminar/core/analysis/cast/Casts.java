@@ -1,15 +1,18 @@
 package illuminar.core.analysis.cast;
 
 import illuminar.core.analysis.Analysis;
+import illuminar.core.analysis.light.MergedLight;
 import illuminar.core.analysis.window.Panes;
 import illuminar.core.colour.Burnt;
 import illuminar.core.colour.Lab;
 import illuminar.core.colour.Space;
 import illuminar.core.colour.Srgb;
 import illuminar.core.colour.Stops;
+import illuminar.core.filter.Ease;
 import illuminar.core.filter.Gauss;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
+import java.util.Arrays;
 import java.util.List;
 
 /**
@@ -70,11 +73,51 @@ public record Casts(Plane red, Plane blue, Plane glow) {
               : LightLean.lampless(analysis, reference);
       lean = light.of(analysis, p, Lean.lab(p), lean);
     }
+    float[] given = sources(analysis, p);
     for (int i = 0; i < w * h; i++) {
-      lean[0].data()[i] = Lean.bounded(lean[0].data()[i]);
-      lean[1].data()[i] = Lean.bounded(lean[1].data()[i]);
+      lean[0].data()[i] = Lean.bounded(lean[0].data()[i]) * (1 - given[i]);
+      lean[1].data()[i] = Lean.bounded(lean[1].data()[i]) * (1 - given[i]);
     }
     return new Casts(lean[0], lean[1], glow(analysis, p));
+  }
+
+  /** Stops over the middle of a room from which on cold light comes through glass or cloth. */
+  private static final float THROUGH = 1.4f;
+
+  private static final float SURELY = 2.2f;
+
+  /** The same of any light, from which on it is that of a lamp or its shade. */
+  private static final float LAMP = 1.3f;
+
+  private static final float SHINING = 2.1f;
+
+  /**
+   * Where light comes from, 0 to 1: daylight through sheer cloth or glass, far over the middle of
+   * the room and no warmer than it; lamps, farther over it. What is seen there is no cast on a
+   * surface.
+   */
+  private static float[] sources(Analysis analysis, Picture p) {
+    Plane light = MergedLight.luminance(analysis);
+    float[] sorted = light.data().clone();
+    Arrays.sort(sorted);
+    float middle = Stops.of(sorted[sorted.length / 2]);
+    double red = 0;
+    double blue = 0;
+    for (int i = 0; i < sorted.length; i++) {
+      red += p.r()[i];
+      blue += p.b()[i];
+    }
+    float room = Lean.of((float) red, (float) blue);
+    float[] out = new float[sorted.length];
+    for (int i = 0; i < out.length; i++) {
+      float over = Stops.of(light.data()[i]) - middle;
+      float warmer = Lean.of(p.r()[i], p.b()[i]) - room;
+      float cold =
+          Ease.between((over - THROUGH) / (SURELY - THROUGH))
+              * Ease.between((0.5f - warmer) / 0.4f);
+      out[i] = Math.max(cold, Ease.between((over - LAMP) / (SHINING - LAMP)));
+    }
+    return out;
   }
 
   /** Lightness at which casts are shown. */

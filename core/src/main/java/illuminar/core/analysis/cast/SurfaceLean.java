@@ -24,9 +24,9 @@ final class SurfaceLean {
   private static final int COARSE = 320;
 
   /** Share of the brightness about it from which on a surface may be a white one, and is one. */
-  private static final float DULL = 0.72f;
+  private static final float DULL = 0.64f;
 
-  private static final float WHITE = 0.95f;
+  private static final float WHITE = 0.9f;
 
   /** Share of the long edge within which the lightest surfaces tell what is white there. */
   private static final double ABOUT = 0.07;
@@ -38,11 +38,6 @@ final class SurfaceLean {
 
   /** Mean weight from which on a reach is believed rather than the next wider one. */
   private static final float BELIEVED = 0.12f;
-
-  /** Chroma up to which a surface counts as nearly neutral, and from which on not at all. */
-  private static final float NEUTRAL = 14;
-
-  private static final float COLOURED = 24;
 
   private SurfaceLean() {}
 
@@ -66,6 +61,7 @@ final class SurfaceLean {
     Plane blue = Plane.of(p.width(), p.height());
     Plane known = Plane.of(p.width(), p.height());
     Plane light = bright(lab);
+    CommonWhite white = CommonWhite.of(p, lab, view);
     for (int i = 0; i < known.data().length; i++) {
       if (view[i] > 0.02f) {
         continue;
@@ -76,14 +72,14 @@ final class SurfaceLean {
       if (shows.mostAt(i) > Burnt.NO_COLOUR || colour.l() < 25) {
         continue;
       }
-      red.data()[i] = Lean.bounded(Lean.of(shows.r()[i], shows.g()[i]));
-      blue.data()[i] = Lean.bounded(Lean.of(shows.b()[i], shows.g()[i]));
+      float byRed = Lean.of(shows.r()[i], shows.g()[i]);
+      float byBlue = Lean.of(shows.b()[i], shows.g()[i]);
+      red.data()[i] = Lean.bounded(byRed);
+      blue.data()[i] = Lean.bounded(byBlue);
       // what is burnt is light enough
-      float white =
+      float lightest =
           anchor ? Ease.between((lab.l()[i] / light.data()[i] - DULL) / (WHITE - DULL)) : 1;
-      known.data()[i] =
-          (float) Math.max(0, Math.min(1, (COLOURED - colour.chroma()) / (COLOURED - NEUTRAL)))
-              * white;
+      known.data()[i] = lightest * white.alike(byRed, byBlue);
     }
     double wide = Math.max(p.width(), p.height());
     return new Plane[] {

@@ -17,10 +17,9 @@ import illuminar.core.pass.PassInput;
 import illuminar.core.pass.PreparedPass;
 import illuminar.core.pass.Stage;
 import illuminar.core.pass.Tile;
-import illuminar.core.pass.work.BesidePanes;
 import illuminar.core.pass.work.BroughtView;
-import illuminar.core.pass.work.EdgeBand;
 import illuminar.core.pass.work.OverRoom;
+import illuminar.core.pass.work.Parted;
 import illuminar.core.picture.Picture;
 
 /**
@@ -28,12 +27,8 @@ import illuminar.core.picture.Picture;
  *
  * <p>The frame is turned back into light by the camera's response, exposed anew so that it stands
  * {@code over} stops above the room (the mean tone of the picture outside the region), and rendered
- * again by the same response. Along the region's edge each pixel is a mixture of both sides that no
- * mask alone can part; there the room's colour is continued inwards and the view's outwards from
- * clean pixels, and the two are mixed by the mask (the compositing equation, Porter and Duff 1984),
- * so neither a bright rim nor a dark double edge stays; beside it the halo of the blend below is
- * taken off ({@link BesidePanes}). What the panes mirror of the room ({@link Reflections}) can be
- * taken off the frame's light first.
+ * again by the same response; along the region's edge it is parted from the room ({@link Parted}).
+ * What the panes mirror of the room ({@link Reflections}) can be taken off the frame's light first.
  *
  * @param frame id of the frame
  */
@@ -94,12 +89,6 @@ public record BringFrame(
             help = "What the panes mirror of the room; needs a lamps-off or a flash frame")
         double reflections)
     implements Move {
-
-  /** Share of the edge's width into which a pane spills. */
-  private static final double SPILL = 0.25;
-
-  /** Widths of the edge beside it on which a blend's halo is looked for. */
-  private static final double HALO = 2;
 
   public BringFrame {
     Numbers.check(BringFrame.class, "over", over);
@@ -168,22 +157,9 @@ public record BringFrame(
       float saturation)
       implements PreparedPass.OnLight {
 
-    private int radius(double scale) {
-      return Math.max(1, (int) Math.round(edge * scale));
-    }
-
-    private BesidePanes beside(double scale) {
-      return new BesidePanes(Math.max(1, (int) Math.round(HALO * edge * scale)));
-    }
-
-    /** Pixels beyond the edge into which lens and file spill the burnt pane. */
-    private int spill(double scale) {
-      return (int) (SPILL * edge * scale);
-    }
-
     @Override
     public int margin(double scale) {
-      return edge == 0 ? 0 : radius(scale) + spill(scale) + 1 + beside(scale).margin();
+      return edge == 0 ? 0 : new Parted(anchor, edge).margin(scale);
     }
 
     @Override
@@ -203,7 +179,8 @@ public record BringFrame(
           laid(tile, j, camera, below);
         }
       } else {
-        parted(tile, box, camera, below);
+        new Parted(anchor, edge)
+            .lay(tile, below, (region, reached) -> rendered(camera, region, reached));
       }
     }
 
@@ -236,46 +213,6 @@ public record BringFrame(
         float y = Space.luminance(out[0], out[1], out[2]);
         for (int c = 0; c < 3; c++) {
           out[c] = y + (out[c] - y) * saturation;
-        }
-      }
-    }
-
-    /** The frame laid in, both sides of the region's edge continued from clean pixels. */
-    private void parted(Tile tile, int[] reached, Picture camera, Picture below) {
-      int w = tile.raster().width();
-      int h = tile.raster().height();
-      int radius = radius(tile.raster().scale());
-      int spill = spill(tile.raster().scale());
-      BesidePanes beside = beside(tile.raster().scale());
-      int around = radius + spill + 1 + beside.margin();
-      int[] box = {
-        Math.max(0, reached[0] - around),
-        Math.max(0, reached[1] - around),
-        Math.min(w, reached[2] + around),
-        Math.min(h, reached[3] + around)
-      };
-      float[] region = tile.region().copy();
-      Picture view = rendered(camera, region, box);
-      EdgeBand edges = EdgeBand.of(region, w, h, box).outwards(spill);
-      boolean[] band = edges.in();
-      float[][] clean = new float[6][];
-      if (!edges.nowhere()) {
-        beside.mend(below, tile.frames().apply(anchor), edges, i -> tile.amount(below, i));
-        clean = edges.clean(below, view, radius);
-      }
-      for (int y = box[1]; y < box[3]; y++) {
-        for (int i = y * w + box[0]; i < y * w + box[2]; i++) {
-          float m = region[i];
-          if (m <= 0 && !band[i]) {
-            continue;
-          }
-          float share = tile.amount(below, i);
-          for (int c = 0; c < 3; c++) {
-            float[] out = below.channel(c);
-            float outside = band[i] ? clean[c][i] : out[i];
-            float inside = band[i] ? clean[3 + c][i] : view.channel(c)[i];
-            out[i] += (outside + (inside - outside) * m - out[i]) * share;
-          }
         }
       }
     }

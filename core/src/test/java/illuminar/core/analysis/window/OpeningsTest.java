@@ -24,12 +24,12 @@ class OpeningsTest {
     // within its frame, which is twelve pixels wide
     double y = (glass[1] + glass[3]) / 2.0;
     double x = (glass[0] + glass[2]) / 2.0;
-    assertThat(found.left()[0] + found.left()[1] * y).isCloseTo(glass[0], within(12.0));
-    assertThat(found.right()[0] + found.right()[1] * y).isCloseTo(glass[2], within(12.0));
-    assertThat(found.top()[0] + found.top()[1] * x).isCloseTo(glass[1], within(12.0));
-    assertThat(found.bottom()[0] + found.bottom()[1] * x)
+    assertThat(Quad.at(found.sides().left(), y)).isCloseTo(glass[0], within(12.0));
+    assertThat(Quad.at(found.sides().right(), y)).isCloseTo(glass[2], within(12.0));
+    assertThat(Quad.at(found.sides().top(), x)).isCloseTo(glass[1], within(12.0));
+    assertThat(Quad.at(found.sides().bottom(), x))
         .as("the trees belong to it, the sill does not")
-        .isCloseTo(glass[3], within(6.0));
+        .isCloseTo(glass[3], within(14.0));
     assertThat((double) found.wall()).isCloseTo(GardenRoom.WALL, within(0.05));
   }
 
@@ -50,6 +50,66 @@ class OpeningsTest {
   @Test
   void aHouseFrontInTheSunHasNoOpening() {
     assertThat(Openings.of(GardenRoom.analysis(GardenRoom::front, 1, 1))).isEmpty();
+  }
+
+  /** A sash window with one bar either way, before a plain wall. */
+  private static double sash(int x, int y) {
+    boolean glass = x > 500 && x < 700 && y > 180 && y < 420;
+    boolean bar = Math.abs(x - 600) < 4 || Math.abs(y - 300) < 5;
+    return glass && !bar ? 2.2 + 0.5 * Math.sin(x * 0.2) * Math.sin(y * 0.17) : 0.1;
+  }
+
+  @Test
+  void panesBetweenBarsAreOneWindow() {
+    List<Opening> found = Openings.of(GardenRoom.analysis((x, y, c) -> sash(x, y), 2, 2));
+    assertThat(found).hasSize(1);
+    Quad sides = found.get(0).sides();
+    assertThat(Quad.at(sides.left(), 300)).isCloseTo(501, within(1.5));
+    assertThat(Quad.at(sides.right(), 300)).isCloseTo(700, within(1.5));
+    assertThat(Quad.at(sides.top(), 600)).isCloseTo(181, within(1.5));
+    assertThat(Quad.at(sides.bottom(), 600)).isCloseTo(420, within(1.5));
+    assertThat(found.get(0).depth(600, 300)).as("the middle").isCloseTo(99, within(4.0));
+  }
+
+  /**
+   * Sun on the floor, a warm lamp's shade, a bright cloud without straight sides are no windows.
+   */
+  @Test
+  void brightThingsThatAreNoWindowAreNone() {
+    assertThat(
+            Openings.of(
+                GardenRoom.analysis(
+                    (x, y, c) -> x > 300 && x < 520 && y > 640 && y < 740 ? 3 : 0.1, 2, 2)))
+        .as("lies on the floor")
+        .isEmpty();
+    assertThat(
+            Openings.of(
+                GardenRoom.analysis(
+                    (x, y, c) ->
+                        x > 300 && x < 400 && y > 300 && y < 380
+                            ? new double[] {4, 2, 0.8}[c]
+                            : 0.1,
+                    2,
+                    2)))
+        .as("is as warm as a lamp")
+        .isEmpty();
+    assertThat(
+            Openings.of(
+                GardenRoom.analysis(
+                    (x, y, c) -> Math.hypot(x - 600, (y - 300) * 1.3) < 130 ? 3 : 0.1, 2, 2)))
+        .as("is round")
+        .isEmpty();
+  }
+
+  /** A mirror image in a polished floor is dimmer than its window and lies below it. */
+  @Test
+  void mirrorImagesOfAWindowAreLeftOut() {
+    List<Opening> found =
+        Openings.of(
+            GardenRoom.analysis(
+                (x, y, c) -> x > 520 && x < 680 && y > 470 && y < 600 ? 1.2 : sash(x, y), 2, 2));
+    assertThat(found).hasSize(1);
+    assertThat(Quad.at(found.get(0).sides().bottom(), 600)).isLessThan(440);
   }
 
   @Test

@@ -1,0 +1,195 @@
+package illuminar.core.analysis.window;
+
+import illuminar.core.picture.Plane;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+
+/**
+ * How far a window goes on beyond what is bright in it: as its bars and stiles do, and as far as
+ * more is seen through it than the wall. Our own rules.
+ */
+final class Extent {
+  /** Light across a stile changes by so many stops, either way. */
+  private static final double EDGE = 0.35;
+
+  /** Share of the edges that go on beside what still belongs to the window. */
+  private static final double MANY = 0.55;
+
+  /** Width of a rail between panes at most, as a share of the grid's long edge. */
+  private static final double RAIL = 0.03;
+
+  /** The same of a mullion between two casements; a pier between windows is wider. */
+  private static final double MULLION = 0.017;
+
+  /** Stops over the wall and the room that half of each row must stand to be seen through. */
+  private static final float SEEN = 0.25f;
+
+  /** Height of what is added over that of the window's panes at least; less is a sill. */
+  private static final double ANOTHER = 0.4;
+
+  /** Stops by which sheer cloth dims the brightest of a view at least. */
+  private static final float SHEER = 0.7f;
+
+  /** Rows in a run that show the edges before they are believed. */
+  private static final int RUN = 4;
+
+  /** How far some edges may end from most, as a share of the grid's long edge. */
+  private static final double SLANT = 0.008;
+
+  /** Places of a row that are looked at. */
+  private static final int ROW = 40;
+
+  private final Plane stops;
+  private final float wall;
+  private final float room;
+  private final Bars bars;
+  private final int longEdge;
+
+  /**
+   * @param stops light, log2
+   * @param wall light of what the window stands in, log2
+   * @param room median light of the whole picture, log2
+   */
+  Extent(Plane stops, float wall, float room) {
+    this.stops = stops;
+    this.wall = wall;
+    this.room = room;
+    bars = new Bars(stops, wall);
+    longEdge = Math.max(stops.width(), stops.height());
+  }
+
+  /** The window as far as it goes: downwards, to the right and to the left. */
+  Quad of(Quad window) {
+    Quad down = downwards(window, false);
+    Quad right = turned(stops).downwards(down.turned(), true).turned();
+    int w = stops.width();
+    return turned(mirrored(stops)).downwards(right.mirrored(w).turned(), true).turned().mirrored(w);
+  }
+
+  private Extent turned(Plane plane) {
+    int high = plane.width();
+    Plane out = Plane.of(plane.height(), high);
+    for (int y = 0; y < plane.height(); y++) {
+      for (int x = 0; x < plane.width(); x++) {
+        out.data()[x * plane.height() + y] = plane.at(x, y);
+      }
+    }
+    return new Extent(out, wall, room);
+  }
+
+  private static Plane mirrored(Plane plane) {
+    int w = plane.width();
+    Plane out = Plane.of(w, plane.height());
+    for (int i = 0; i < out.data().length; i++) {
+      out.data()[i] = plane.data()[i - i % w + w - 1 - i % w];
+    }
+    return out;
+  }
+
+  /**
+   * @param sheer whether cloth may hang there, behind which nothing belongs to the window
+   */
+  private Quad downwards(Quad window, boolean sheer) {
+    List<double[]> edges = new ArrayList<>(List.of(window.left(), window.right()));
+    edges.addAll(bars.uprightSides(window));
+    if (edges.size() < 4) {
+      // without a bar, whatever hangs or stands beside a window would carry it on
+      return window;
+    }
+    double from = Quad.at(window.bottom(), window.middle()[0]);
+    double end = last(window, edges, from, sheer);
+    if (end - from < ANOTHER * window.high() / bars.rows(window)) {
+      return window;
+    }
+    return new Quad(window.left(), window.right(), window.top(), ends(window, edges, from, end));
+  }
+
+  /** The last row at which most of the edges are still there, rails aside. */
+  private double last(Quad window, List<double[]> edges, double from, boolean sheer) {
+    double last = from;
+    double most = from + Math.max(window.high(), window.wide()) * 1.6;
+    double rail = (sheer ? MULLION : RAIL) * longEdge;
+    int run = 0;
+    for (double y = from + 1; y < Math.min(most, stops.height() - 1) && y - last <= rail; y++) {
+      int there = 0;
+      int seen = 0;
+      for (double[] edge : edges) {
+        double row = y - from + Quad.at(window.bottom(), Quad.at(edge, from));
+        double at = Quad.at(edge, row);
+        if (at > 6 && at < stops.width() - 6 && row < stops.height() - 1) {
+          seen++;
+          there += Math.abs(across(at, row)) > EDGE ? 1 : 0;
+        }
+      }
+      boolean on = seen > 0 && there >= MANY * seen && seenThrough(window, y - from, sheer);
+      run = on ? run + 1 : 0;
+      if (run >= RUN) {
+        last = y;
+      }
+    }
+    return last;
+  }
+
+  /** The line, level with the window's bottom, at which half of the edges end. */
+  private double[] ends(Quad window, List<double[]> edges, double from, double end) {
+    double slope = window.bottom()[1];
+    double[] ends = new double[edges.size()];
+    for (int k = 0; k < ends.length; k++) {
+      double[] edge = edges.get(k);
+      double flat = end - from + Quad.at(window.bottom(), Quad.at(edge, from));
+      double row = Math.min(stops.height() - 2, flat + SLANT * longEdge);
+      while (row > flat - SLANT * longEdge && Math.abs(across(Quad.at(edge, row), row)) <= EDGE) {
+        row--;
+      }
+      ends[k] = row - slope * Quad.at(edge, row);
+    }
+    Arrays.sort(ends);
+    return new double[] {ends[ends.length / 2], slope};
+  }
+
+  /**
+   * Whether half of a row so far below a window's bottom is brighter than wall and room, and some
+   * of it nearly as bright as the window's brightest: behind sheer cloth nothing is.
+   */
+  private boolean seenThrough(Quad window, double below, boolean sheer) {
+    double[] m = window.middle();
+    int n = 0;
+    int over = 0;
+    float most = Float.NEGATIVE_INFINITY;
+    for (int k = 0; k < ROW; k++) {
+      double x = m[0] + window.wide() * 0.9 * ((k + 0.5) / ROW - 0.5);
+      double y = Quad.at(window.bottom(), x) + below;
+      double moved = x + (y - m[1]) * (window.left()[1] + window.right()[1]) / 2;
+      if (moved > 0 && moved < stops.width() - 1 && y < stops.height() - 1) {
+        n++;
+        float here = Bars.sampled(stops, moved, y);
+        over += here > Math.max(wall, room) + SEEN ? 1 : 0;
+        most = Math.max(most, here);
+      }
+    }
+    return over * 2 > n && (!sheer || most > brightest(window) - SHEER);
+  }
+
+  /** What all but a tenth of a window stays below, stops. */
+  private float brightest(Quad window) {
+    double[] m = window.middle();
+    float[] found = new float[ROW * ROW];
+    for (int k = 0; k < found.length; k++) {
+      double x = m[0] + window.wide() * 0.9 * ((k % ROW + 0.5) / ROW - 0.5);
+      found[k] = Bars.sampled(stops, x, m[1] + window.high() * 0.9 * ((k / ROW + 0.5) / ROW - 0.5));
+    }
+    Arrays.sort(found);
+    return found[(int) (0.9 * found.length)];
+  }
+
+  /** Stops by which light changes across an edge: the greatest step close to it. */
+  private double across(double x, double y) {
+    double most = 0;
+    for (double d = -2; d <= 2; d++) {
+      double step = Bars.sampled(stops, x + d + 1.5, y) - Bars.sampled(stops, x + d - 1.5, y);
+      most = Math.abs(step) > Math.abs(most) ? step : most;
+    }
+    return most;
+  }
+}

@@ -1,0 +1,177 @@
+package illuminar.core.analysis.window;
+
+import illuminar.core.colour.Stops;
+import illuminar.core.picture.FloodFill;
+import illuminar.core.picture.Picture;
+import illuminar.core.picture.Plane;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+
+/**
+ * Pieces of a picture that are brighter than all about them and have four straight sides, found as
+ * the light that counts as bright is lowered step by step. A pane grows over all that is seen
+ * through it until light would leak over its bars; its largest straight-sided extent is kept. After
+ * the idea of maximally stable extremal regions (Matas, Chum, Urban, Pajdla 2002); our own rules.
+ */
+final class PaneTree {
+  /** Stops from one level to the next. */
+  private static final float STEP = 0.25f;
+
+  /** Share of the picture that a pane covers at least, and at most. */
+  private static final double LEAST = 0.00025;
+
+  private static final double MOST = 0.35;
+
+  /** Stops over what bounds it, mean of the sides, from which on a piece is a pane by itself. */
+  private static final double STRONG = 1.5;
+
+  /** The same for one that lies in line with such a pane. */
+  private static final double WEAK = 0.5;
+
+  /** Stops over the middle of the picture that a pane by itself stands. */
+  private static final double OVER_ROOM = 1.2;
+
+  /** Red over blue from which on light is a lamp's. */
+  private static final double LAMP = 1.7;
+
+  /** Width of a pane over its height, or the other way round, at least. */
+  private static final double SLIT = 0.2;
+
+  /** Share of a piece's extent that panes already found in it must cover to be kept instead. */
+  private static final double SPLIT = 0.6;
+
+  private final Plane stops;
+  private final Picture colours;
+  private final QuadFit fit;
+  private final int w;
+  private final float middle;
+
+  /**
+   * @param light of the whole view, linear sRGB
+   */
+  PaneTree(Picture light) {
+    colours = light;
+    w = light.width();
+    stops = Plane.of(w, light.height());
+    for (int i = 0; i < stops.data().length; i++) {
+      stops.data()[i] =
+          Stops.of(0.2126f * light.r()[i] + 0.7152f * light.g()[i] + 0.0722f * light.b()[i]);
+    }
+    fit = new QuadFit(stops);
+    float[] sorted = stops.data().clone();
+    Arrays.sort(sorted);
+    middle = sorted[sorted.length / 2];
+  }
+
+  /**
+   * A pane that was found.
+   *
+   * @param strong whether it stands for itself
+   * @param tone median of its light, stops
+   */
+  record Pane(Quad quad, boolean strong, float tone) {}
+
+  /** Median of the whole view's light, stops. */
+  float middle() {
+    return middle;
+  }
+
+  /** Light of the whole view, stops. */
+  Plane stops() {
+    return stops;
+  }
+
+  /** All panes, no two of them one within the other. */
+  List<Pane> panes() {
+    float[] sorted = stops.data().clone();
+    Arrays.sort(sorted);
+    float top = sorted[(int) (0.9995 * (sorted.length - 1))];
+    float low = sorted[(int) (0.2 * sorted.length)];
+    List<Pane> found = new ArrayList<>();
+    int[] piece = new int[stops.data().length];
+    for (float level = top; level > low; level -= STEP) {
+      boolean[] seen = new boolean[piece.length];
+      Arrays.fill(piece, -1);
+      float least = level;
+      for (int start = 0; start < piece.length; start++) {
+        if (!seen[start] && stops.data()[start] >= least) {
+          int[] all =
+              FloodFill.of(
+                  start, w, stops.height(), false, seen, (from, to) -> stops.data()[to] >= least);
+          if (all.length >= LEAST * piece.length && all.length <= MOST * piece.length) {
+            add(all, start, piece, found);
+          }
+        }
+      }
+    }
+    return found;
+  }
+
+  /** Takes a piece in if it is a pane, in place of the one that it grew from. */
+  private void add(int[] all, int name, int[] piece, List<Pane> found) {
+    Quad quad = fit.of(all);
+    if (quad == null) {
+      return;
+    }
+    for (int i : all) {
+      piece[i] = name;
+    }
+    List<Pane> within = new ArrayList<>();
+    double covered = 0;
+    for (Pane p : found) {
+      double[] m = p.quad.middle();
+      int at = ((int) m[1]) * w + ((int) m[0]);
+      if (quad.depth(m[0], m[1]) > 0 || at >= 0 && at < piece.length && piece[at] == name) {
+        within.add(p);
+        covered += p.quad.size();
+      }
+    }
+    if (within.size() > 1 && covered > SPLIT * quad.size()) {
+      return;
+    }
+    Pane pane = judged(quad, all);
+    if (pane != null) {
+      found.removeAll(within);
+      found.add(pane);
+    }
+  }
+
+  private Pane judged(Quad quad, int[] all) {
+    if (Math.min(quad.wide(), quad.high()) < SLIT * Math.max(quad.wide(), quad.high())) {
+      return null;
+    }
+    double[] contrast = fit.contrast(quad);
+    double sum = 0;
+    int sides = 0;
+    int clear = 0;
+    for (double c : contrast) {
+      if (!Double.isNaN(c)) {
+        sum += c;
+        sides++;
+        clear += c > WEAK ? 1 : 0;
+      }
+    }
+    if (sides < 2 || clear < sides - 1 || sum / sides < WEAK || warm(all)) {
+      return null;
+    }
+    float[] tones = new float[all.length];
+    for (int k = 0; k < tones.length; k++) {
+      tones[k] = stops.data()[all[k]];
+    }
+    Arrays.sort(tones);
+    float tone = tones[tones.length / 2];
+    boolean strong = sum / sides >= STRONG && clear == sides && tone > middle + OVER_ROOM;
+    return new Pane(quad, strong, tone);
+  }
+
+  private boolean warm(int[] all) {
+    double red = 0;
+    double blue = 0;
+    for (int i : all) {
+      red += colours.r()[i];
+      blue += colours.b()[i];
+    }
+    return red > LAMP * blue;
+  }
+}
