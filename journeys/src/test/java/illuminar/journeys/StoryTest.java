@@ -123,7 +123,7 @@ class StoryTest {
     assertThat(page.getByTestId("histogram")).isVisible();
     assertThat(saved()).hasText("Saved, revision 1");
     // the first version is complete and says why
-    for (String kind : new String[] {"bring-frame", "tone", "clear-casts"}) {
+    for (String kind : new String[] {"bring-frame", "curve", "clear-casts"}) {
       assertThat(page.locator("[data-testid=pass][data-kind=" + kind + "]")).hasCount(1);
     }
     page.locator("[data-testid=pass][data-kind=bring-frame]")

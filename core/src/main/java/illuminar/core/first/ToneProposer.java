@@ -133,7 +133,7 @@ final class ToneProposer implements Proposer {
     double under = DARK - at(tones, 0.1) - exposure;
     double shadows = rounded(bounded(0.5 * (under + rest) / 0.015, 0, outdoors ? 12 : 30), 1);
     double spread = at(tones, 0.9) - at(tones, 0.1);
-    double contrast = rounded(bounded((FLAT - spread) * 8, 0, 20), 1);
+    double contrast = outdoors ? 0 : rounded(bounded((FLAT - spread) * 8, 0, 20), 1);
     return new Tone(
         Math.abs(exposure) > LEAST ? exposure : 0, contrast, highlights, shadows, midtones);
   }
@@ -228,7 +228,7 @@ final class ToneProposer implements Proposer {
     return 3 * log2((WHITE + 16) / (lit(white) + 16));
   }
 
-  /** The outside comes to the light that the camera gave it. */
+  /** The outside comes up to the light that the camera gave it; its sky is never darkened. */
   private static Aim asTaken(PreviewSession session, float[] tones) {
     Analysis analysis = session.analysis();
     Picture anchor = analysis.draw(analysis.frames().anchor(), analysis.small());
@@ -239,7 +239,7 @@ final class ToneProposer implements Proposer {
     Arrays.sort(taken);
     double by = at(taken, 0.5) - at(tones, 0.5);
     return new Aim(
-        bounded(by, -0.3, 0.3),
+        bounded(by, 0, 0.3),
         false,
         String.format(Locale.ROOT, "the camera's own middle lies %+.1f stops from here", by));
   }
