@@ -35,7 +35,7 @@ final class AirProposer implements Proposer {
 
   @Override
   public Proposal propose(Recipe recipe, PreviewSession session) {
-    Optional<Region> view = recipe.regions().stream().filter(Seen::windows).findFirst();
+    Optional<Region> view = Seen.windowRegion(recipe);
     if (view.isEmpty()) {
       return Proposal.none(recipe, "Draw a region on the hazy part first; no windows are found.");
     }

@@ -38,9 +38,7 @@ final class LampsProposer implements Proposer {
     Draft draft = new Draft(recipe);
     List<Part> parts = new ArrayList<>();
     parts.add(Draft.add("burnt", new BurntLight(anchor.id(), 0.4, BLOOM)));
-    recipe.regions().stream()
-        .filter(Seen::windows)
-        .findFirst()
+    Seen.windowRegion(recipe)
         .ifPresent(w -> parts.add(Draft.takeAway("panes", w.parts().get(0).shape())));
     Region region = draft.region("burnt-light", "Burnt light", parts.toArray(Part[]::new));
     double share = burnt(draft.done(), region, session, anchor);

@@ -40,7 +40,14 @@ final class Outdoors {
 
   private Outdoors() {}
 
+  private record Found(boolean outdoors) {}
+
+  /** Whether it is; kept. */
   static boolean seen(Analysis analysis) {
+    return analysis.keep(Found.class, "", 1, () -> new Found(found(analysis))).outdoors();
+  }
+
+  private static boolean found(Analysis analysis) {
     Picture p = analysis.draw(analysis.frames().anchor(), analysis.small());
     float lean = lean(p);
     return skyAlongTheTop(p, lean) || clearSky(analysis, p, lean);

@@ -19,6 +19,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import java.util.function.IntPredicate;
 
 /** A picture as it stands, small, with what is seen through windows told apart. */
 final class Seen {
@@ -26,6 +27,9 @@ final class Seen {
 
   /** Chroma up to which a surface may be a white one under a cast. */
   private static final double NEUTRAL = 20;
+
+  /** Bars and frames of windows, as a share of the picture's long edge. */
+  private static final double FRAMES = 0.004;
 
   private final Picture picture;
   private final float[] outside;
@@ -59,13 +63,14 @@ final class Seen {
             || region.parts().get(0).shape() instanceof Glazing);
   }
 
+  /** The region of the windows. */
+  static Optional<Region> windowRegion(Recipe recipe) {
+    return recipe.regions().stream().filter(Seen::windows).findFirst();
+  }
+
   /** Outside the windows; everywhere where there are none. */
   static Where besideWindows(Recipe recipe) {
-    return recipe.regions().stream()
-        .filter(Seen::windows)
-        .findFirst()
-        .map(r -> new Where(r.id(), true))
-        .orElse(Where.EVERYWHERE);
+    return windowRegion(recipe).map(r -> new Where(r.id(), true)).orElse(Where.EVERYWHERE);
   }
 
   /** The windows, if their view is shown by a curve of its own. */
@@ -76,35 +81,13 @@ final class Seen {
         .findFirst();
   }
 
-  /** Tones of what is seen through the windows, in stops below white, from dark to light. */
-  float[] view() {
-    return tones(true);
-  }
-
-  /** Tone that all but the lightest two hundredths of the whole picture stay below, stops. */
-  double top() {
-    float[] tones = new float[outside.length];
-    for (int i = 0; i < tones.length; i++) {
-      tones[i] = Stops.of(picture.luminanceAt(i));
-    }
-    Arrays.sort(tones);
-    return tones[(int) (0.995 * (tones.length - 1))];
-  }
-
-  /** Bars and frames of windows, as a share of the picture's long edge. */
-  private static final double FRAMES = 0.004;
-
   /**
    * Outside the windows with their bars and frames, which the view lights; a region for them is
    * added to the draft where windows are found as glazing.
    */
   static Where besideFrames(Draft draft, Recipe recipe, Analysis analysis) {
     boolean glazing =
-        recipe.regions().stream()
-            .filter(Seen::windows)
-            .findFirst()
-            .map(r -> r.parts().get(0).shape() instanceof Glazing)
-            .orElse(false);
+        windowRegion(recipe).filter(r -> r.parts().get(0).shape() instanceof Glazing).isPresent();
     if (!glazing) {
       return besideWindows(recipe);
     }
@@ -117,14 +100,25 @@ final class Seen {
 
   /** Tones of the room, in stops below white, from dark to light. */
   float[] tones() {
-    return tones(false);
+    return tones(i -> outside[i] < 0.5f);
   }
 
-  private float[] tones(boolean ofView) {
+  /** Tones of what is seen through the windows, likewise. */
+  float[] view() {
+    return tones(i -> outside[i] >= 0.5f);
+  }
+
+  /** Tone that all but the lightest two hundredths of the whole picture stay below, stops. */
+  double top() {
+    float[] tones = tones(i -> true);
+    return tones[(int) (0.995 * (tones.length - 1))];
+  }
+
+  private float[] tones(IntPredicate counts) {
     float[] tones = new float[outside.length];
     int n = 0;
     for (int i = 0; i < outside.length; i++) {
-      if (ofView == outside[i] >= 0.5f) {
+      if (counts.test(i)) {
         tones[n++] = Stops.of(picture.luminanceAt(i));
       }
     }

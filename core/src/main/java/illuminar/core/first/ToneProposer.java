@@ -4,7 +4,6 @@ import illuminar.core.analysis.Analysis;
 import illuminar.core.colour.Lab;
 import illuminar.core.colour.Space;
 import illuminar.core.colour.Stops;
-import illuminar.core.pass.Move;
 import illuminar.core.pass.Where;
 import illuminar.core.pass.kinds.Tone;
 import illuminar.core.picture.Picture;
@@ -63,21 +62,23 @@ final class ToneProposer implements Proposer {
       return Proposal.none(recipe, "There is nothing beside the windows.");
     }
     boolean outdoors = Outdoors.seen(session.analysis());
-    Aim aim = outdoors ? asTaken(session, tones) : aim(seen, tones);
-    if (aim.byWhites()) {
+    if (!outdoors && seen.neutralShare() >= WHITES) {
       return byCurve(recipe, seen);
     }
+    Aim aim = outdoors ? asTaken(session, tones) : halfWay(tones);
     Tone tone = tone(tones, aim.stops(), outdoors);
     String said = said(tones, aim, tone);
     if (said.isEmpty()) {
       return Proposal.none(recipe, "The tones lie well as they are.");
     }
-    return new Proposal(with(recipe, tone, said), said);
+    Draft draft = new Draft(recipe);
+    draft.pass("tone", tone, Seen.besideWindows(recipe), 1, said);
+    return new Proposal(draft.done(), said);
   }
 
   /** White surfaces in their light brought to where paint looks white, by one curve. */
   private static Proposal byCurve(Recipe recipe, Seen seen) {
-    double lit = lit(whites(seen));
+    double lit = lit(seen);
     double top = seen.top();
     double exposure = WhiteCurve.exposure(tone(lit), tone(WHITE), top);
     if (Math.abs(exposure) < 2 * LEAST) {
@@ -112,13 +113,7 @@ final class ToneProposer implements Proposer {
 
   /** Stops below white of a lightness. */
   private static double tone(double lightness) {
-    return 3 * log2((lightness + 16) / 116);
-  }
-
-  private static Recipe with(Recipe recipe, Move tone, String why) {
-    Draft draft = new Draft(recipe);
-    draft.pass("tone", tone, Seen.besideWindows(recipe), 1, why);
-    return draft.done();
+    return 3 * Math.log((lightness + 16) / 116) / Math.log(2);
   }
 
   /** The setting that exposes tones by so many stops, light and deep ones kept. */
@@ -185,47 +180,24 @@ final class ToneProposer implements Proposer {
   /**
    * How far all is to be exposed.
    *
-   * @param byWhites whether white surfaces tell it
-   * @param why what tells it
+   * @param why where that comes from
    */
-  private record Aim(double stops, boolean byWhites, String why) {}
-
-  /** Stops by which a room as it stands is going to be exposed. */
-  static double room(Seen seen) {
-    float[] tones = seen.tones();
-    return tones.length == 0 ? 0 : aim(seen, tones).stops();
-  }
+  private record Aim(double stops, String why) {}
 
   /**
-   * A room's white surfaces in their light come to where paint looks white; where hardly any are
-   * white, half way to where the trade puts the middle.
+   * Where hardly anything is white, the room's middle comes half way to where the trade puts it.
    */
-  private static Aim aim(Seen seen, float[] tones) {
-    if (seen.neutralShare() < WHITES) {
-      return new Aim(
-          bounded(0.5 * (MIDDLE - at(tones, 0.5)), -0.5, 1),
-          false,
-          String.format(Locale.ROOT, "half of the room lies below %.1f stops", at(tones, 0.5)));
-    }
-    double[] white = whites(seen);
+  private static Aim halfWay(float[] tones) {
     return new Aim(
-        bounded(towardsWhite(white), -0.8, 2),
-        true,
-        String.format(Locale.ROOT, "white surfaces in their light stand at L* %.0f", lit(white)));
+        bounded(0.5 * (MIDDLE - at(tones, 0.5)), -0.5, 1),
+        String.format(Locale.ROOT, "half of the room lies below %.1f stops", at(tones, 0.5)));
   }
 
-  /** Lightness of the nearly neutral surfaces, from dark to light. */
-  private static double[] whites(Seen seen) {
-    return seen.nearlyNeutral(Integer.MAX_VALUE).stream().mapToDouble(Lab::l).sorted().toArray();
-  }
-
-  private static double lit(double[] white) {
+  /** Lightness of the nearly neutral surfaces in their light. */
+  private static double lit(Seen seen) {
+    double[] white =
+        seen.nearlyNeutral(Integer.MAX_VALUE).stream().mapToDouble(Lab::l).sorted().toArray();
     return white[(int) (LIT * (white.length - 1))];
-  }
-
-  /** Stops that white surfaces in their light are short of paper white paint. */
-  private static double towardsWhite(double[] white) {
-    return 3 * log2((WHITE + 16) / (lit(white) + 16));
   }
 
   /** The outside comes up to the light that the camera gave it; its sky is never darkened. */
@@ -240,12 +212,7 @@ final class ToneProposer implements Proposer {
     double by = at(taken, 0.5) - at(tones, 0.5);
     return new Aim(
         bounded(by, 0, 0.3),
-        false,
         String.format(Locale.ROOT, "the camera's own middle lies %+.1f stops from here", by));
-  }
-
-  private static double log2(double x) {
-    return Math.log(x) / Math.log(2);
   }
 
   private static double at(float[] tones, double share) {

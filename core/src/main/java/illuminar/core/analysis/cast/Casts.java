@@ -73,10 +73,10 @@ public record Casts(Plane red, Plane blue, Plane glow) {
               : LightLean.lampless(analysis, reference);
       lean = light.of(analysis, p, Lean.lab(p), lean);
     }
-    float[] given = sources(analysis, p);
+    float[] shining = sources(analysis, p);
     for (int i = 0; i < w * h; i++) {
-      lean[0].data()[i] = Lean.bounded(lean[0].data()[i]) * (1 - given[i]);
-      lean[1].data()[i] = Lean.bounded(lean[1].data()[i]) * (1 - given[i]);
+      lean[0].data()[i] = Lean.bounded(lean[0].data()[i]) * (1 - shining[i]);
+      lean[1].data()[i] = Lean.bounded(lean[1].data()[i]) * (1 - shining[i]);
     }
     return new Casts(lean[0], lean[1], glow(analysis, p));
   }

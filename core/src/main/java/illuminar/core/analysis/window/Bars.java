@@ -217,7 +217,7 @@ final class Bars {
           y = (1 - t) * Quad.at(q.top(), x) + t * Quad.at(q.bottom(), x);
           x = (1 - s) * Quad.at(q.left(), y) + s * Quad.at(q.right(), y);
         }
-        float v = sampled(stops, x - 0.5, y - 0.5);
+        float v = stops.sample((float) x - 0.5f, (float) y - 0.5f);
         if (upright) {
           out[j][i] = v;
         } else {
@@ -226,16 +226,5 @@ final class Bars {
       }
     }
     return out;
-  }
-
-  /** A plane between its pixels; at its rim goes on as it is. */
-  static float sampled(Plane plane, double x, double y) {
-    int x0 = (int) Math.max(0, Math.min(plane.width() - 2, Math.floor(x)));
-    int y0 = (int) Math.max(0, Math.min(plane.height() - 2, Math.floor(y)));
-    float fx = (float) Math.max(0, Math.min(1, x - x0));
-    float fy = (float) Math.max(0, Math.min(1, y - y0));
-    float top = plane.at(x0, y0) + (plane.at(x0 + 1, y0) - plane.at(x0, y0)) * fx;
-    float low = plane.at(x0, y0 + 1) + (plane.at(x0 + 1, y0 + 1) - plane.at(x0, y0 + 1)) * fx;
-    return top + (low - top) * fy;
   }
 }

@@ -163,7 +163,7 @@ final class Extent {
       double moved = x + (y - m[1]) * (window.left()[1] + window.right()[1]) / 2;
       if (moved > 0 && moved < stops.width() - 1 && y < stops.height() - 1) {
         n++;
-        float here = Bars.sampled(stops, moved, y);
+        float here = stops.sample((float) moved, (float) y);
         over += here > Math.max(wall, room) + SEEN ? 1 : 0;
         most = Math.max(most, here);
       }
@@ -177,7 +177,8 @@ final class Extent {
     float[] found = new float[ROW * ROW];
     for (int k = 0; k < found.length; k++) {
       double x = m[0] + window.wide() * 0.9 * ((k % ROW + 0.5) / ROW - 0.5);
-      found[k] = Bars.sampled(stops, x, m[1] + window.high() * 0.9 * ((k / ROW + 0.5) / ROW - 0.5));
+      double y = m[1] + window.high() * 0.9 * ((k / ROW + 0.5) / ROW - 0.5);
+      found[k] = stops.sample((float) x, (float) y);
     }
     Arrays.sort(found);
     return found[(int) (0.9 * found.length)];
@@ -187,7 +188,8 @@ final class Extent {
   private double across(double x, double y) {
     double most = 0;
     for (double d = -2; d <= 2; d++) {
-      double step = Bars.sampled(stops, x + d + 1.5, y) - Bars.sampled(stops, x + d - 1.5, y);
+      float at = (float) (x + d);
+      double step = stops.sample(at + 1.5f, (float) y) - stops.sample(at - 1.5f, (float) y);
       most = Math.abs(step) > Math.abs(most) ? step : most;
     }
     return most;

@@ -1,5 +1,6 @@
 package illuminar.core.analysis.window;
 
+import illuminar.core.colour.Space;
 import illuminar.core.colour.Stops;
 import illuminar.core.picture.FloodFill;
 import illuminar.core.picture.Picture;
@@ -45,7 +46,7 @@ final class PaneTree {
   private final Picture colours;
   private final QuadFit fit;
   private final int w;
-  private final float middle;
+  private final float[] sorted;
 
   /**
    * @param light of the whole view, linear sRGB
@@ -55,13 +56,11 @@ final class PaneTree {
     w = light.width();
     stops = Plane.of(w, light.height());
     for (int i = 0; i < stops.data().length; i++) {
-      stops.data()[i] =
-          Stops.of(0.2126f * light.r()[i] + 0.7152f * light.g()[i] + 0.0722f * light.b()[i]);
+      stops.data()[i] = Stops.of(Space.srgbLuminance(light.r()[i], light.g()[i], light.b()[i]));
     }
     fit = new QuadFit(stops);
-    float[] sorted = stops.data().clone();
+    sorted = stops.data().clone();
     Arrays.sort(sorted);
-    middle = sorted[sorted.length / 2];
   }
 
   /**
@@ -74,7 +73,7 @@ final class PaneTree {
 
   /** Median of the whole view's light, stops. */
   float middle() {
-    return middle;
+    return sorted[sorted.length / 2];
   }
 
   /** Light of the whole view, stops. */
@@ -84,8 +83,6 @@ final class PaneTree {
 
   /** All panes, no two of them one within the other. */
   List<Pane> panes() {
-    float[] sorted = stops.data().clone();
-    Arrays.sort(sorted);
     float top = sorted[(int) (0.9995 * (sorted.length - 1))];
     float low = sorted[(int) (0.2 * sorted.length)];
     List<Pane> found = new ArrayList<>();
@@ -161,7 +158,7 @@ final class PaneTree {
     }
     Arrays.sort(tones);
     float tone = tones[tones.length / 2];
-    boolean strong = sum / sides >= STRONG && clear == sides && tone > middle + OVER_ROOM;
+    boolean strong = sum / sides >= STRONG && clear == sides && tone > middle() + OVER_ROOM;
     return new Pane(quad, strong, tone);
   }
 

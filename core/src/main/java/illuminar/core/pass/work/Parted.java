@@ -47,12 +47,9 @@ public record Parted(String anchor, float edge) {
     return radius(scale) + spill(scale) + 1 + beside(scale).margin();
   }
 
-  /** Lays the view into the picture below, which is modified. */
+  /** Lays the view into the picture below, which is modified; the region reaches the tile. */
   public void lay(Tile tile, Picture below, View laid) {
     int[] reached = tile.region().box();
-    if (reached[0] >= reached[2]) {
-      return;
-    }
     int w = tile.raster().width();
     int h = tile.raster().height();
     double scale = tile.raster().scale();
