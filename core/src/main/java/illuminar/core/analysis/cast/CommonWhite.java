@@ -40,7 +40,7 @@ record CommonWhite(float red, float blue) {
 
   /** By the votes of a picture's pixels, each by its lightness; lean 0 where there are none. */
   static CommonWhite of(Picture p, LabPlanes lab, float[] view) {
-    double[] votes = new double[CELLS * CELLS];
+    LeanVotes grid = new LeanVotes(CELL, CELLS);
     for (int i = 0; i < view.length; i++) {
       float l = lab.l()[i] / 100;
       if (view[i] > 0.02f || l < 0.2f || p.mostAt(i) > Burnt.NO_COLOUR) {
@@ -48,18 +48,15 @@ record CommonWhite(float red, float blue) {
       }
       float red = Lean.of(p.r()[i], p.g()[i]);
       float blue = Lean.of(p.b()[i], p.g()[i]);
-      int u = Math.round(red / CELL) + CELLS / 2;
-      int v = Math.round(blue / CELL) + CELLS / 2;
-      if (Math.abs(tint(red, blue)) < OFF && u > 1 && v > 1 && u < CELLS - 2 && v < CELLS - 2) {
-        // sums of nine cells, so that one surface in even light is one
-        for (int k = 0; k < 9; k++) {
-          votes[(v + k / 3 - 1) * CELLS + u + k % 3 - 1] += l * l * l * l;
-        }
+      if (Math.abs(tint(red, blue)) < OFF && inside(grid, red) && inside(grid, blue)) {
+        double weight = l * l * l * l;
+        grid.add(red, blue, weight, weight);
       }
     }
-    int best = CELLS * CELLS / 2 + CELLS / 2;
-    for (int k = 0; k < votes.length; k++) {
-      best = votes[k] > votes[best] ? k : best;
+    double[] votes = grid.votes();
+    int best = grid.best();
+    if (votes[best] == 0) {
+      return new CommonWhite(0, 0);
     }
     // cells with as many votes are one peak
     double u = 0;
@@ -72,10 +69,13 @@ record CommonWhite(float red, float blue) {
         n++;
       }
     }
-    return votes[best] == 0
-        ? new CommonWhite(0, 0)
-        : new CommonWhite(
-            (float) ((u / n - CELLS / 2) * CELL), (float) ((v / n - CELLS / 2) * CELL));
+    return new CommonWhite(grid.lean(u / n), grid.lean(v / n));
+  }
+
+  /** Whether the cells about a lean lie on the grid as well. */
+  private static boolean inside(LeanVotes grid, float lean) {
+    int cell = grid.cellOf(lean);
+    return cell > 1 && cell < CELLS - 2;
   }
 
   private static float tint(float red, float blue) {

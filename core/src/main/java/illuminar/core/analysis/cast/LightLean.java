@@ -155,26 +155,16 @@ record LightLean(Picture light, float[] burning, float[] there, float[] white, P
    * that of walls and ceiling.
    */
   private static float[] white(Picture light) {
-    double[] votes = new double[CELLS * CELLS];
+    LeanVotes grid = new LeanVotes(CELL, CELLS);
     for (int i = 0; i < light.r().length; i++) {
       float y = Space.srgbLuminance(light.r()[i], light.g()[i], light.b()[i]);
-      if (y < 2 * LEAST) {
-        continue;
-      }
-      int u = Math.round(Lean.of(light.r()[i], light.g()[i]) / CELL) + CELLS / 2;
-      int v = Math.round(Lean.of(light.b()[i], light.g()[i]) / CELL) + CELLS / 2;
-      for (int du = -1; du <= 1; du++) {
-        for (int dv = -1; dv <= 1; dv++) {
-          if (u + du >= 0 && u + du < CELLS && v + dv >= 0 && v + dv < CELLS) {
-            votes[(v + dv) * CELLS + u + du] += y * (du == 0 && dv == 0 ? 2 : 1);
-          }
-        }
+      if (y >= 2 * LEAST) {
+        grid.add(
+            Lean.of(light.r()[i], light.g()[i]), Lean.of(light.b()[i], light.g()[i]), 2 * y, y);
       }
     }
-    int best = CELLS * CELLS / 2 + CELLS / 2;
-    for (int k = 0; k < votes.length; k++) {
-      best = votes[k] > votes[best] ? k : best;
-    }
+    double[] votes = grid.votes();
+    int best = grid.best();
     // the mean of the votes about the best cell is finer than the cells
     double sum = 1e-9;
     double sumU = 0;
