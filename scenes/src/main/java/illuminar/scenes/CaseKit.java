@@ -1,13 +1,10 @@
 package illuminar.scenes;
 
-import illuminar.files.PictureWriter;
-import illuminar.scenes.camera.Camera;
 import illuminar.scenes.camera.Shot;
 import illuminar.scenes.invented.InventedView;
 import illuminar.scenes.render.Radiance;
 import illuminar.scenes.render.Truth;
 import java.io.IOException;
-import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 
@@ -30,20 +27,15 @@ public final class CaseKit {
     Files.createDirectories(folder);
     CaseKit kit = new CaseKit(view, folder);
     for (Shot shot : view.shots()) {
-      kit.frame(shot);
+      Scenes.jpeg(
+          view.expose(shot),
+          kit.files.width(),
+          kit.files.height(),
+          shot,
+          folder.resolve(shot.file() + ".jpg"));
     }
     kit.light();
     kit.masks();
-  }
-
-  private void frame(Shot shot) throws IOException {
-    try (OutputStream out = Files.newOutputStream(files.folder().resolve(shot.file() + ".jpg"))) {
-      PictureWriter.jpeg(
-          PictureWriter.image8(files.width(), files.height(), Camera.codes8(view.expose(shot))),
-          0.93,
-          Scenes.legend(shot),
-          out);
-    }
   }
 
   private void light() throws IOException {

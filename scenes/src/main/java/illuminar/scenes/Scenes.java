@@ -186,13 +186,19 @@ public final class Scenes {
   }
 
   private static void frame(View view, Rendered r, Shot shot, Path folder) throws IOException {
-    float[] sensor = view.expose(r.still, r.moved, shot);
-    try (OutputStream out = Files.newOutputStream(folder.resolve(shot.file() + ".JPG"))) {
+    jpeg(
+        view.expose(r.still, r.moved, shot),
+        r.still.width(),
+        r.still.height(),
+        shot,
+        folder.resolve(shot.file() + ".JPG"));
+  }
+
+  /** Writes a frame as the camera does. */
+  static void jpeg(float[] sensor, int width, int height, Shot shot, Path file) throws IOException {
+    try (OutputStream out = Files.newOutputStream(file)) {
       PictureWriter.jpeg(
-          PictureWriter.image8(r.still.width(), r.still.height(), Camera.codes8(sensor)),
-          0.93,
-          legend(shot),
-          out);
+          PictureWriter.image8(width, height, Camera.codes8(sensor)), 0.93, legend(shot), out);
     }
   }
 

@@ -14,7 +14,7 @@ import illuminar.scenes.light.Light;
 import illuminar.scenes.light.Sun;
 import illuminar.scenes.light.Tint;
 import illuminar.scenes.material.Material;
-import illuminar.scenes.material.Materials;
+import illuminar.scenes.material.Textiles;
 import illuminar.scenes.outdoors.Heath;
 import illuminar.scenes.outdoors.Outdoors;
 import illuminar.scenes.outdoors.PlainSky;
@@ -122,7 +122,7 @@ class SceneTest {
     Mesh mesh = new Mesh();
     mesh.box(-9, -9, 8, 9, 9, 9, grey(0));
     Mesh cloth = new Mesh();
-    cloth.box(-9, -9, 0, 9, 9, 0.01, Materials.sheer(0, 0, 0, 0.4));
+    cloth.box(-9, -9, 0, 9, 9, 0.01, Textiles.sheer(0, 0, 0, 0.4));
     Scene.Lighting none = new Scene.Lighting(List.of("daylight"), List.of());
     Scene bare = Scene.room("room", mesh, none, even, eye);
     double open = centre(Rendering.render(bare, 12, 8, 2, n -> {}));
@@ -137,7 +137,7 @@ class SceneTest {
     Mesh mesh = new Mesh();
     mesh.box(-9, -9, 8, 9, 9, 9, grey(0));
     Mesh cloth = new Mesh();
-    cloth.box(-9, -9, 0, 9, 9, 0.0001, Materials.sheer(0.8, 0.8, 0.8, 0));
+    cloth.box(-9, -9, 0, 9, 9, 0.0001, Textiles.sheer(0.8, 0.8, 0.8, 0));
     Light behind = new Bulb(0, Vec.of(0, 0, -2), 0.01f, WHITE, 1);
     Scene scene = lit(mesh, behind, new Scene.Eye(Vec.of(0, 0, 3), 0, 0, 20)).veil(cloth);
     double glow = centre(Rendering.render(scene, 12, 8, 8, n -> {}));

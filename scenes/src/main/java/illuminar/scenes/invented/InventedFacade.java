@@ -11,7 +11,8 @@ import illuminar.scenes.material.Materials;
 import illuminar.scenes.material.OutdoorMaterials;
 import illuminar.scenes.outdoors.PlainSky;
 import illuminar.scenes.render.Scene;
-import illuminar.scenes.rooms.Pieces;
+import illuminar.scenes.rooms.Garden;
+import illuminar.scenes.rooms.Joinery;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -50,7 +51,7 @@ final class InventedFacade {
                 OutdoorMaterials.render(0.70, 0.68, 0.62),
                 OutdoorMaterials.render(0.55, 0.42, 0.30),
                 Materials.paint(0.16, 0.22, 0.26, 0.03, 0.4)));
-    joinery = dice.chance(0.75) ? Pieces.white() : Materials.paint(0.05, 0.09, 0.08, 0.04, 0.25);
+    joinery = dice.chance(0.75) ? Joinery.white() : Materials.paint(0.05, 0.09, 0.08, 0.04, 0.25);
     glass =
         p -> {
           p.r = p.g = p.b = 0.01f;
@@ -91,15 +92,15 @@ final class InventedFacade {
     double step = 2 * half / n;
     double wide = Math.min(1.3, step * 0.5);
     for (int s = 0; s < storeys; s++) {
-      double[][] holes = new double[n][];
+      Joinery.Hole[] holes = new Joinery.Hole[n];
       double sill = s * STOREY + 0.95;
       for (int i = 0; i < n; i++) {
         double x = -half + step * (i + 0.5);
         boolean entrance = s == 0 && i == door;
         holes[i] =
             entrance
-                ? new double[] {x - 0.5, 0.1, x + 0.5, 2.2}
-                : new double[] {x - wide / 2, sill, x + wide / 2, sill + 1.35};
+                ? new Joinery.Hole(x - 0.5, 0.1, x + 0.5, 2.2)
+                : new Joinery.Hole(x - wide / 2, sill, x + wide / 2, sill + 1.35);
       }
       storey(s, high, holes);
       for (int i = 0; i < n; i++) {
@@ -122,66 +123,71 @@ final class InventedFacade {
         new double[][] {{0, 0.8, 0.6}, {0, 0.8, 0.6}, {0, 0.8, 0.6}, {0, 0.8, 0.6}},
         OutdoorMaterials.slates());
     m.box(-half, -0.2, -0.1, half, 0.35, 0.05, 0.01, stone);
-    Pieces.pipe(
+    Garden.drainpipe(
         m.at(half - 0.3, 0, 0, 0), high - 0.2, Materials.paint(0.05, 0.05, 0.05, 0.04, 0.3));
   }
 
   /** One storey's wall; each has holes of its own, which may not lie above one another. */
-  private void storey(int s, double high, double[][] holes) {
+  private void storey(int s, double high, Joinery.Hole... holes) {
     double from = s * STOREY;
     double to = s == storeys - 1 ? high : from + STOREY;
     double x = -half;
-    for (double[] h : holes) {
-      m.box(x, from, -0.34, h[0], to, 0, wall);
-      m.box(h[0], from, -0.34, h[2], h[1], 0, wall);
-      m.box(h[0], h[3], -0.34, h[2], to, 0, wall);
-      x = h[2];
+    for (Joinery.Hole h : holes) {
+      m.box(x, from, -0.34, h.x0(), to, 0, wall);
+      m.box(h.x0(), from, -0.34, h.x1(), h.y0(), 0, wall);
+      m.box(h.x0(), h.y1(), -0.34, h.x1(), to, 0, wall);
+      x = h.x1();
     }
     m.box(x, from, -0.34, half, to, 0, wall);
   }
 
-  private void window(double[] h, int seed) {
-    Pieces.window(m, h, dice.whole(1, 3), 2 * dice.whole(0, 2) + 1, joinery, joinery);
-    m.box(h[0] - 0.1, h[3], -0.05, h[2] + 0.1, h[3] + 0.2, 0.03, 0.01, stone);
-    m.box(h[0] - 0.12, h[1] - 0.12, -0.1, h[2] + 0.12, h[1], 0.1, 0.012, stone);
+  private void window(Joinery.Hole h, int seed) {
+    Joinery.sashes(m, h, dice.whole(1, 3), 2 * dice.whole(0, 2) + 1, 0.10, joinery);
+    Joinery.casing(m, h, joinery);
+    m.box(h.x0() - 0.1, h.y1(), -0.05, h.x1() + 0.1, h.y1() + 0.2, 0.03, 0.01, stone);
+    m.box(h.x0() - 0.12, h.y0() - 0.12, -0.1, h.x1() + 0.12, h.y0(), 0.1, 0.012, stone);
     boolean lit = dusk && dice.chance(0.7);
     if (lit) {
       double glow = dice.between(0.03, 0.14);
       Material inside =
           p -> {
             p.r = p.g = p.b = 0;
-            float u = (float) ((p.x - h[0]) / (h[2] - h[0]));
-            float v = (float) ((p.y - h[1]) / (h[3] - h[1]));
+            float u = (float) ((p.x - h.x0()) / (h.x1() - h.x0()));
+            float v = (float) ((p.y - h.y0()) / (h.y1() - h.y0()));
             float d = (float) Math.hypot(u - 0.3 - 0.04 * (seed % 10), v - 0.6);
             p.glow = (float) (glow * (v < 0.25 ? 0.4 : 1) / (0.5 + 2 * d * d));
             p.glowOf = 0;
           };
-      m.box(h[0], h[1], -0.32, h[2], h[3], -0.3, inside);
+      m.box(h.x0(), h.y0(), -0.32, h.x1(), h.y1(), -0.3, inside);
       lights.add(
           Panel.lit(
               1,
-              Vec.of(h[0], h[1], -0.29),
-              Vec.of(h[2] - h[0], 0, 0),
-              Vec.of(0, h[3] - h[1], 0),
+              Vec.of(h.x0(), h.y0(), -0.29),
+              Vec.of(h.x1() - h.x0(), 0, 0),
+              Vec.of(0, h.y1() - h.y0(), 0),
               lamp,
               glow));
     } else {
-      m.box(h[0], h[1], -0.14, h[2], h[3], -0.135, glass);
+      m.box(h.x0(), h.y0(), -0.14, h.x1(), h.y1(), -0.135, glass);
     }
   }
 
-  private void entrance(double[] h) {
+  private void entrance(Joinery.Hole h) {
     Material paint =
         dice.pick(
             List.of(
                 Materials.paint(0.20, 0.03, 0.03, 0.045, 0.2),
                 Materials.paint(0.03, 0.07, 0.12, 0.045, 0.2),
                 Materials.paint(0.75, 0.74, 0.70, 0.045, 0.2)));
-    Pieces.door(m.at(h[0] + 0.04, h[1], -0.2, 0), h[2] - h[0] - 0.08, h[3] - h[1] - 0.05, paint);
-    m.box(h[0], h[1], -0.3, h[0] + 0.05, h[3], -0.1, joinery);
-    m.box(h[2] - 0.05, h[1], -0.3, h[2], h[3], -0.1, joinery);
-    m.box(h[0] - 0.3, -0.1, -0.1, h[2] + 0.3, 0.1, 0.7, 0.02, stone);
-    m.box(h[0] - 0.1, h[3], -0.05, h[2] + 0.1, h[3] + 0.2, 0.04, 0.01, stone);
+    Joinery.door(
+        m.at(h.x0() + 0.04, h.y0(), -0.2, 0),
+        h.x1() - h.x0() - 0.08,
+        h.y1() - h.y0() - 0.05,
+        paint);
+    m.box(h.x0(), h.y0(), -0.3, h.x0() + 0.05, h.y1(), -0.1, joinery);
+    m.box(h.x1() - 0.05, h.y0(), -0.3, h.x1(), h.y1(), -0.1, joinery);
+    m.box(h.x0() - 0.3, -0.1, -0.1, h.x1() + 0.3, 0.1, 0.7, 0.02, stone);
+    m.box(h.x0() - 0.1, h.y1(), -0.05, h.x1() + 0.1, h.y1() + 0.2, 0.04, 0.01, stone);
   }
 
   private void garden(double high) {
@@ -191,13 +197,13 @@ final class InventedFacade {
     }
     for (int s = -1; s <= 1; s += 2) {
       if (dice.chance(0.6)) {
-        Pieces.hedge(m.at(s < 0 ? -half - 3 : half * 0.35, 0, 1.6, 0), half * 0.65 + 3, 0.7);
+        Garden.hedge(m.at(s < 0 ? -half - 3 : half * 0.35, 0, 1.6, 0), half * 0.65 + 3, 0.7, 0.6);
       }
       if (dice.chance(0.5)) {
-        Pieces.pot(m.at(s * half * 0.3, 0, 0.7, 0), 1.1);
+        Garden.pot(m.at(s * half * 0.3, 0, 0.7, 0), 1.1);
       }
       if (dice.chance(0.6)) {
-        Pieces.tree(m.at(s * (half + 2.2), 0, -2, 0), high + 3, dice.whole(1, 99));
+        Garden.tree(m.at(s * (half + 2.2), 0, -2, 0), high + 3, dice.whole(1, 99));
       }
     }
   }

@@ -9,8 +9,11 @@ import illuminar.scenes.light.Sun;
 import illuminar.scenes.light.Tint;
 import illuminar.scenes.material.Material;
 import illuminar.scenes.material.Materials;
+import illuminar.scenes.material.Textiles;
 import illuminar.scenes.outdoors.Layered;
 import illuminar.scenes.render.Scene;
+import illuminar.scenes.rooms.Furniture;
+import illuminar.scenes.rooms.Joinery;
 import illuminar.scenes.rooms.Pieces;
 import java.util.ArrayList;
 import java.util.List;
@@ -27,18 +30,14 @@ final class InventedRoom {
   private final double high;
   private final Material wall;
   private final Material ceiling;
-  private final Material bars = Pieces.white();
-  private final Material leaf = Materials.leaf();
-  private final Material cloth;
-  private final Material lampMetal;
+  private final Material bars = Joinery.white();
+  private final BeforeWindows before;
   private final Material wood;
   private final boolean white;
   private final Mesh m = new Mesh();
-  private final Mesh veil = new Mesh();
   private final List<Opening> openings = new ArrayList<>();
   private final List<Light> lights = new ArrayList<>();
   private final Lamps lamps;
-  private boolean veiled;
 
   InventedRoom(Dice dice) {
     this.dice = dice;
@@ -58,13 +57,7 @@ final class InventedRoom {
                     Materials.plaster(0.20, 0.25, 0.32),
                     Materials.plaster(0.52, 0.30, 0.24)));
     ceiling = Materials.plaster(0.83, 0.825, 0.81);
-    cloth = Materials.sheer(0.75, 0.74, 0.70, dice.between(0.25, 0.55));
-    lampMetal =
-        dice.pick(
-            List.of(
-                Materials.paint(0.03, 0.03, 0.032, 0.05, 0.2),
-                Materials.paint(0.25, 0.05, 0.04, 0.05, 0.2),
-                Materials.paint(0.05, 0.12, 0.10, 0.05, 0.2)));
+    before = new BeforeWindows(dice);
     wood =
         dice.pick(
             List.of(
@@ -88,7 +81,8 @@ final class InventedRoom {
     shell();
     for (Opening o : openings) {
       glaze(o, outside);
-      before(o);
+      before.stand(o, on(m, o.wall()), wood);
+      before.hang(o, on(m, o.wall()), on(before.sheers(), o.wall()));
     }
     furnish(eyeX);
     if (weather.sun()) {
@@ -117,11 +111,11 @@ final class InventedRoom {
                 new Scene.Eye(eye, yaw, dice.between(-5, 2), dice.between(66, 84)))
             .part("walls", wall, ceiling)
             .part("bars", bars)
-            .part("plant", leaf)
-            .part("desk-lamp", lampMetal)
-            .part("curtain", cloth)
+            .part("plant", before.leaf())
+            .part("desk-lamp", before.lamp())
+            .part("curtain", before.cloth())
             .part("lamps", lamps.cloth(), lamps.bulb());
-    return veiled ? scene.veil(veil) : scene;
+    return before.sheers().triangles() > 0 ? scene.veil(before.sheers()) : scene;
   }
 
   /** Throws the windows; how far the camera turns to the right, degrees. */
@@ -159,20 +153,24 @@ final class InventedRoom {
     double gap = (to - from - n * wide) / (n + 1);
     for (int i = 0; i < n; i++) {
       double x0 = from + gap * (i + 1) + wide * i;
-      openings.add(new Opening(in, x0, y0, x0 + wide, y1, across, down));
+      openings.add(new Opening(in, new Joinery.Hole(x0, y0, x0 + wide, y1), across, down));
     }
   }
 
-  private Mesh mesh(Opening.Wall w) {
+  /** A mesh that is drawn into along a wall: x along it, y up, z into the room. */
+  private Mesh on(Mesh mesh, Opening.Wall w) {
     return switch (w) {
-      case END -> m;
-      case LEFT -> m.at(-half, 0, 0, 90);
-      case RIGHT -> m.at(half, 0, 0, -90);
+      case END -> mesh;
+      case LEFT -> mesh.at(-half, 0, 0, 90);
+      case RIGHT -> mesh.at(half, 0, 0, -90);
     };
   }
 
-  private double[][] holes(Opening.Wall w) {
-    return openings.stream().filter(o -> o.wall() == w).map(Opening::hole).toArray(double[][]::new);
+  private Joinery.Hole[] holes(Opening.Wall w) {
+    return openings.stream()
+        .filter(o -> o.wall() == w)
+        .map(Opening::hole)
+        .toArray(Joinery.Hole[]::new);
   }
 
   private void shell() {
@@ -181,102 +179,51 @@ final class InventedRoom {
             List.of(
                 Materials.boards(),
                 Materials.wood(0.5, 0.36, 0.22, 2, 0.045, 0.08),
-                Materials.cloth(0.42, 0.39, 0.33, 300),
+                Textiles.cloth(0.42, 0.39, 0.33, 300),
                 Materials.paint(0.52, 0.51, 0.48, 0.045, 0.1)));
     m.box(-half - 0.4, -0.1, -0.4, half + 0.4, 0, deep + 0.3, floor);
     m.box(-half - 0.4, high, -0.4, half + 0.4, high + 0.1, deep + 0.3, ceiling);
-    Pieces.wall(m, -half, half, high, 0.28, wall, holes(Opening.Wall.END));
-    Pieces.wall(mesh(Opening.Wall.LEFT), -deep, 0, high, 0.28, wall, holes(Opening.Wall.LEFT));
-    Pieces.wall(mesh(Opening.Wall.RIGHT), 0, deep, high, 0.28, wall, holes(Opening.Wall.RIGHT));
+    Joinery.wall(m, -half, half, high, 0.28, wall, holes(Opening.Wall.END));
+    Joinery.wall(on(m, Opening.Wall.LEFT), -deep, 0, high, 0.28, wall, holes(Opening.Wall.LEFT));
+    Joinery.wall(on(m, Opening.Wall.RIGHT), 0, deep, high, 0.28, wall, holes(Opening.Wall.RIGHT));
     m.box(-half, -0.1, deep, half, high, deep + 0.2, wall);
     // the corners, so that no light creeps in behind the walls' ends
     for (int s = -1; s <= 1; s += 2) {
       m.box(s * half, -0.1, -0.4, s * (half + 0.4), high, 0, wall);
     }
     if (dice.chance(0.5)) {
-      Pieces.cornice(m, -half, half, high, ceiling);
-      Pieces.cornice(mesh(Opening.Wall.LEFT), -deep, 0, high, ceiling);
-      Pieces.cornice(mesh(Opening.Wall.RIGHT), 0, deep, high, ceiling);
+      Joinery.cornice(m, -half, half, high, ceiling);
+      Joinery.cornice(on(m, Opening.Wall.LEFT), -deep, 0, high, ceiling);
+      Joinery.cornice(on(m, Opening.Wall.RIGHT), 0, deep, high, ceiling);
     }
   }
 
   /** Sashes, and the daylight that comes in through them. */
   private void glaze(Opening o, Layered outside) {
-    Mesh w = mesh(o.wall());
-    Pieces.window(w, o.hole(), o.across(), o.down(), bars, Pieces.white());
-    double back = 0.26;
-    Vec up = Vec.of(0, o.y1() - o.y0(), 0);
-    switch (o.wall()) {
-      case END ->
-          lights.add(
-              Panel.opening(0, Vec.of(o.x0(), o.y0(), -back), Vec.of(o.wide(), 0, 0), up, outside));
-      case LEFT ->
-          lights.add(
-              Panel.opening(
-                  0, Vec.of(-half - back, o.y0(), -o.x0()), Vec.of(0, 0, -o.wide()), up, outside));
-      case RIGHT ->
-          lights.add(
-              Panel.opening(
-                  0, Vec.of(half + back, o.y0(), o.x0()), Vec.of(0, 0, o.wide()), up, outside));
-    }
-  }
-
-  /** What stands or hangs before a window. */
-  private void before(Opening o) {
-    Mesh w = mesh(o.wall());
-    double middle = (o.x0() + o.x1()) / 2;
-    boolean door = o.y0() < 0.1;
-    if (dice.chance(0.4)) {
-      double size = door ? dice.between(1.2, 1.9) : dice.between(0.5, 0.9);
-      double y = door ? 0 : o.y0();
-      Pieces.plant(
-          w.at(o.x0() + o.wide() * dice.between(0.1, 0.9), y, door ? 0.4 : 0.0, 0),
-          size,
-          dice.whole(12, 26),
-          dice.whole(1, 999),
-          leaf);
-    }
-    if (!door && dice.chance(0.35)) {
-      double high = dice.between(0.70, 0.76);
-      Pieces.table(w.at(middle, 0, 0.45, 0), 1.3, 0.6, high, wood);
-      Pieces.readingLamp(
-          w.at(middle + dice.between(-0.4, 0.4), high, 0.4, dice.between(-60, 60)), lampMetal);
-    }
-    if (dice.chance(0.4)) {
-      double from = dice.chance(0.5) ? o.x0() - 0.1 : middle;
-      veiled = true;
-      hang(o.wall(), from, o.y1() + 0.12, o.x1() + 0.1 - from, o.y1() + 0.1 - (door ? 0 : 0.25));
-    }
-    if (dice.chance(0.35)) {
-      Material heavy =
-          dice.pick(
-              List.of(
-                  Materials.cloth(0.42, 0.38, 0.30, 400),
-                  Materials.cloth(0.16, 0.20, 0.26, 400),
-                  Materials.cloth(0.35, 0.10, 0.08, 400)));
-      double drop = o.y1() + 0.13;
-      Pieces.curtain(w.at(o.x0() - 0.32, drop, 0.12, 0), 0.34, drop - 0.03, 4, heavy);
-      Pieces.curtain(w.at(o.x1() - 0.02, drop, 0.12, 0), 0.34, drop - 0.03, 4, heavy);
-    }
-  }
-
-  private void hang(Opening.Wall w, double x, double y, double wide, double drop) {
-    Mesh in =
-        switch (w) {
-          case END -> veil;
-          case LEFT -> veil.at(-half, 0, 0, 90);
-          case RIGHT -> veil.at(half, 0, 0, -90);
-        };
-    Pieces.curtain(in.at(x, y, 0.09, 0), wide, drop, Math.max(3, (int) (wide * 9)), cloth);
+    Joinery.Hole h = o.hole();
+    Mesh w = on(m, o.wall());
+    Joinery.sashes(w, h, o.across(), o.down(), 0.10, bars);
+    Joinery.casing(w, h, Joinery.white());
+    double out = half + 0.26;
+    Vec up = Vec.of(0, h.high(), 0);
+    lights.add(
+        switch (o.wall()) {
+          case END ->
+              Panel.opening(0, Vec.of(h.x0(), h.y0(), -0.26), Vec.of(h.wide(), 0, 0), up, outside);
+          case LEFT ->
+              Panel.opening(0, Vec.of(-out, h.y0(), -h.x0()), Vec.of(0, 0, -h.wide()), up, outside);
+          case RIGHT ->
+              Panel.opening(0, Vec.of(out, h.y0(), h.x0()), Vec.of(0, 0, h.wide()), up, outside);
+        });
   }
 
   private void furnish(double eyeX) {
     Material cover =
         dice.pick(
             List.of(
-                Materials.cloth(0.45, 0.43, 0.40, 300),
-                Materials.cloth(0.10, 0.16, 0.22, 300),
-                Materials.cloth(0.50, 0.33, 0.16, 300)));
+                Textiles.cloth(0.45, 0.43, 0.40, 300),
+                Textiles.cloth(0.10, 0.16, 0.22, 300),
+                Textiles.cloth(0.50, 0.33, 0.16, 300)));
     double side = eyeX > 0 ? -1 : 1;
     Mesh far = m.at(side * (half - 0.05), 0, deep * 0.42, side < 0 ? 90 : -90);
     if (dice.chance(0.6)) {
@@ -286,26 +233,35 @@ final class InventedRoom {
       Mesh table = m.at(side * half * 0.25, 0, deep * 0.45, dice.between(-8, 8));
       Pieces.table(table, 1.5, 0.85, 0.75, wood);
       for (int s = -1; s <= 1; s += 2) {
-        Pieces.chair(table.at(s * 0.35, 0, 0.62, 0), wood, cover);
-        Pieces.chair(table.at(s * 0.35, 0, -0.62, 180), wood, cover);
+        Furniture.chair(table.at(s * 0.35, 0, 0.62, 0), wood, cover);
+        Furniture.chair(table.at(s * 0.35, 0, -0.62, 180), wood, cover);
       }
     }
     for (Opening.Wall w : Opening.Wall.values()) {
       if (w != Opening.Wall.END && holes(w).length == 0 && dice.chance(0.7)) {
         double x = w == Opening.Wall.LEFT ? -deep * 0.35 : deep * 0.25;
-        Pieces.print(mesh(w).at(x, 1.3, 0.004, 0), 0.6, 0.75, dice.whole(1, 99), true, wood);
+        Furniture.framed(
+            on(m, w).at(x, 1.3, 0.004, 0),
+            0.6,
+            0.75,
+            Materials.chart(dice.whole(1, 99), true),
+            wood);
       }
     }
     if (holes(Opening.Wall.END).length == 0) {
       Pieces.shelves(m.at(-half + 0.3, 0, 0.02, 0), 1.2, high * 0.8, wood, dice.whole(1, 50));
-      Pieces.print(m.at(half - 1.3, 1.25, 0.004, 0), 0.8, 0.6, dice.whole(1, 99), false, wood);
+      Furniture.framed(
+          m.at(half - 1.3, 1.25, 0.004, 0),
+          0.8,
+          0.6,
+          Materials.chart(dice.whole(1, 99), false),
+          wood);
     }
     if (dice.chance(0.5)) {
-      Pieces.plant(
-          m.at(-side * (half - 0.4), 0, 0.5, 0), 1.3, 20, dice.whole(1, 99), Materials.leaf());
+      Furniture.plant(m.at(-side * (half - 0.4), 0, 0.5, 0), 1.3, 20, dice.whole(1, 99));
     }
     if (dice.chance(0.5)) {
-      double[][] colours = dice.pick(List.of(Materials.red(), Materials.blue(), Materials.pale()));
+      double[][] colours = dice.pick(List.of(Textiles.red(), Textiles.blue(), Textiles.pale()));
       m.box(
           -0.9,
           0,
@@ -314,7 +270,7 @@ final class InventedRoom {
           0.012,
           deep * 0.3 + 1.5,
           0.004,
-          Materials.rug(0, deep * 0.3 + 0.75, 0.9, 0.75, colours));
+          Textiles.rug(0, deep * 0.3 + 0.75, 0.9, 0.75, colours));
     }
   }
 }

@@ -9,6 +9,8 @@ import illuminar.scenes.light.ShadeGlow;
 import illuminar.scenes.light.Tint;
 import illuminar.scenes.material.Material;
 import illuminar.scenes.material.Materials;
+import illuminar.scenes.rooms.Furniture;
+import illuminar.scenes.rooms.Joinery;
 import illuminar.scenes.rooms.Pieces;
 import java.util.ArrayList;
 import java.util.List;
@@ -77,7 +79,7 @@ final class Lamps {
   }
 
   private void standing(double x, double z) {
-    Pieces.shadeLamp(m.at(x, 0, z, 0), foot, 0.226, cloth, Pieces.brass());
+    Pieces.shadeLamp(m.at(x, 0, z, 0), foot, 0.226, cloth, Furniture.BRASS);
     Vec at = Vec.of(x, foot, z);
     float g = (float) glow;
     lights.add(new ShadeGlow(1, at, 0.226f, 0.14f, 0.26f, colour, g));
@@ -86,7 +88,7 @@ final class Lamps {
 
   private void spot(double x, double z) {
     m.at(x, high - 0.004, z, 0)
-        .lathe(new double[] {SPOT + 0.015, 0.004, SPOT + 0.015, 0, SPOT, 0}, 32, Pieces.white());
+        .lathe(new double[] {SPOT + 0.015, 0.004, SPOT + 0.015, 0, SPOT, 0}, 32, Joinery.white());
     m.at(x, high - 0.002, z, 0).lathe(new double[] {SPOT, 0, 0, 0.001}, 32, bulb);
     lights.add(new Disc(1, Vec.of(x, high - 0.01, z), Vec.of(0, -1, 0), (float) SPOT, colour, 14f));
   }

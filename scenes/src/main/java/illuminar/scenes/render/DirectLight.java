@@ -34,8 +34,7 @@ public record DirectLight(int width, int height, float[] illuminance, boolean[] 
               float[] d = new float[3];
               for (int i = y * width; i < (y + 1) * width; i++) {
                 lens.aim(i % width + 0.5, y + 0.5, d);
-                Vec eye = scene.eye().place();
-                if (bvh.closest(eye.x(), eye.y(), eye.z(), d[0], d[1], d[2], 1e6f, hit)) {
+                if (lens.closest(bvh, d, hit)) {
                   illuminance[i] = direct(disc, hit);
                   hidden[i] = illuminance[i] > 0 && hidden(bvh, disc, hit);
                 }

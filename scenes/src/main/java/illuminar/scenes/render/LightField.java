@@ -1,6 +1,7 @@
 package illuminar.scenes.render;
 
 import illuminar.scenes.geometry.Bvh;
+import java.util.Arrays;
 
 /**
  * Light on the surfaces that the middles of the pixels show, without their texture, every light
@@ -55,7 +56,7 @@ final class LightField {
    * @return false if no pixel around shows the same surface; {@code into} is then all 0
    */
   boolean read(double x, double y, Bvh.Hit hit, float[] into) {
-    java.util.Arrays.fill(into, 0);
+    Arrays.fill(into, 0);
     double u = x - 0.5;
     double v = y - 0.5;
     int x0 = (int) Math.floor(u);

@@ -8,6 +8,7 @@ import illuminar.scenes.light.Panel;
 import illuminar.scenes.light.Tint;
 import illuminar.scenes.material.Material;
 import illuminar.scenes.material.Materials;
+import illuminar.scenes.material.Textiles;
 import illuminar.scenes.outdoors.Backdrop;
 import illuminar.scenes.outdoors.Heath;
 import illuminar.scenes.outdoors.Outdoors;
@@ -37,8 +38,8 @@ public final class DormerRoom {
   private static final Material GLOSS = Materials.paint(0.46, 0.50, 0.47, 0.05, 0.13);
   private static final Material PINE = Materials.wood(0.52, 0.33, 0.16, 2, 0.04, 0.3);
   private static final Material PINE_UPRIGHT = Materials.wood(0.52, 0.33, 0.16, 1, 0.04, 0.3);
-  private static final Material LINEN = Materials.cloth(0.66, 0.64, 0.60, 600);
-  private static final Material VOILE = Materials.cloth(0.58, 0.55, 0.47, 700);
+  private static final Material LINEN = Textiles.cloth(0.66, 0.64, 0.60, 600);
+  private static final Material VOILE = Textiles.cloth(0.58, 0.55, 0.47, 700);
   private static final Vec FLASH = Vec.of(-2.0, 1.62, 4.75);
 
   private DormerRoom() {}
@@ -156,7 +157,7 @@ public final class DormerRoom {
     // a seat in the dormer with cushions
     m.box(-DORMER, 0.02, 0.02, DORMER, 0.42, 0.52, 0.006, Joinery.WHITE);
     m.box(-DORMER, 0.42, 0.0, DORMER, 0.45, 0.55, 0.01, PINE);
-    Furniture.cushion(m, 0, 0.50, 0.28, 0.86, 0.055, 0.24, Materials.cloth(0.22, 0.27, 0.31, 300));
+    Furniture.cushion(m, 0, 0.50, 0.28, 0.86, 0.055, 0.24, Textiles.cloth(0.22, 0.27, 0.31, 300));
     Furniture.cushion(
         m.at(-0.6, 0.66, 0.18, 20),
         0,
@@ -165,7 +166,7 @@ public final class DormerRoom {
         0.20,
         0.17,
         0.07,
-        Materials.cloth(0.5, 0.33, 0.12, 300));
+        Textiles.cloth(0.5, 0.33, 0.12, 300));
     Furniture.cushion(
         m.at(0.55, 0.65, 0.2, -14),
         0,
@@ -174,7 +175,7 @@ public final class DormerRoom {
         0.19,
         0.16,
         0.07,
-        Materials.cloth(0.42, 0.15, 0.11, 300));
+        Textiles.cloth(0.42, 0.15, 0.11, 300));
     m.rod(
         new double[] {-DORMER, 2.14, 0.12},
         new double[] {DORMER, 2.14, 0.12},
@@ -252,7 +253,7 @@ public final class DormerRoom {
       m.box(s * w - 0.015, 0.26, 0.72, s * w + 0.015, 0.38, 2.78, 0.008, PINE);
     }
     Furniture.cushion(m, 0, 0.44, 1.75, 0.48, 0.12, 1.0, LINEN);
-    Material quilt = Materials.quilt();
+    Material quilt = Textiles.quilt();
     m.sheet(
         (u, v) -> {
           double x = (u - 0.5) * 1.36;
@@ -281,8 +282,8 @@ public final class DormerRoom {
         0.012,
         3.0,
         0.004,
-        Materials.rug(-0.05, 2.37, 0.9, 0.62, Materials.pale()));
-    Furniture.chair(m.at(-0.62, 0, 1.05, 152), PINE_UPRIGHT, Materials.cloth(0.2, 0.24, 0.2, 400));
+        Textiles.rug(-0.05, 2.37, 0.9, 0.62, Textiles.pale()));
+    Furniture.chair(m.at(-0.62, 0, 1.05, 152), PINE_UPRIGHT, Textiles.cloth(0.2, 0.24, 0.2, 400));
     // a night table with a lamp that is off, a book and a glass
     Mesh table = m.at(0.98, 0, 0.92, 0);
     table.box(-0.19, 0.52, -0.19, 0.19, 0.55, 0.19, 0.008, PINE);
@@ -306,7 +307,7 @@ public final class DormerRoom {
             Materials.paint(0.12, 0.22, 0.25, 0.05, 0.1));
     table
         .at(-0.03, 0.74, -0.04, 0)
-        .lathe(new double[] {0.13, 0, 0.085, 0.17}, 48, Materials.cloth(0.62, 0.58, 0.48, 500));
+        .lathe(new double[] {0.13, 0, 0.085, 0.17}, 48, Textiles.cloth(0.62, 0.58, 0.48, 500));
     table
         .at(0.10, 0.55, 0.09, 20)
         .box(-0.06, 0, -0.08, 0.06, 0.03, 0.08, 0.004, Materials.book(0.23, 0.05, 0.04, 6, 0, 1));

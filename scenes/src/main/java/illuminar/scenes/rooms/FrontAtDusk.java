@@ -10,6 +10,7 @@ import illuminar.scenes.material.Material;
 import illuminar.scenes.material.Materials;
 import illuminar.scenes.material.Noise;
 import illuminar.scenes.material.OutdoorMaterials;
+import illuminar.scenes.material.Textiles;
 import illuminar.scenes.outdoors.PlainSky;
 import illuminar.scenes.render.Scene;
 import java.util.ArrayList;
@@ -137,7 +138,7 @@ public final class FrontAtDusk {
         -0.7,
         lit < 0 ? Materials.paint(0.012, 0.013, 0.016, 0, 1) : inside(h, m.height(), lit));
     if (lit >= 0) {
-      Material cloth = Materials.cloth(0.45, 0.32, 0.2, 400);
+      Material cloth = Textiles.cloth(0.45, 0.32, 0.2, 400);
       Furniture.curtain(
           m.at(h.x0() - 0.02, h.y1() + 0.02, -0.32, 0), 0.28, h.y1() - h.y0() + 0.1, 4, cloth);
       Furniture.curtain(

@@ -6,8 +6,8 @@ import illuminar.scenes.material.Materials;
 import java.util.Random;
 
 /** Pieces that stand in more than one room. Every piece stands on the mesh's own origin. */
-final class Furniture {
-  static final Material BRASS = Materials.metal(0.78, 0.52, 0.20, 0.28);
+public final class Furniture {
+  public static final Material BRASS = Materials.metal(0.78, 0.52, 0.20, 0.28);
   static final Material STEEL = Materials.metal(0.55, 0.56, 0.58, 0.35);
   static final Material IRON = Materials.paint(0.028, 0.029, 0.031, 0.04, 0.4);
 
@@ -54,7 +54,7 @@ final class Furniture {
   }
 
   /** A simple chair with a slatted back towards +z. */
-  static void chair(Mesh mesh, Material wood, Material seat) {
+  public static void chair(Mesh mesh, Material wood, Material seat) {
     double w = 0.21;
     for (int sx = -1; sx <= 1; sx += 2) {
       mesh.rod(
@@ -93,7 +93,7 @@ final class Furniture {
   }
 
   /** A framed sheet on a wall that faces +z, lower left corner at the origin. */
-  static void framed(Mesh mesh, double w, double h, Material print, Material wood) {
+  public static void framed(Mesh mesh, double w, double h, Material print, Material wood) {
     double t = 0.028;
     mesh.box(0, 0, 0, w, h, 0.008, Materials.paint(0.78, 0.76, 0.70, 0.03, 0.1));
     double m = Math.min(w, h) * 0.11 + t;
@@ -105,7 +105,7 @@ final class Furniture {
   }
 
   /** A hanging curtain from x = 0 to {@code width}, {@code height} long, with folds. */
-  static void curtain(Mesh mesh, double width, double height, int folds, Material cloth) {
+  public static void curtain(Mesh mesh, double width, double height, int folds, Material cloth) {
     mesh.sheet(
         (u, v) -> {
           double sway = 0.6 + 0.4 * v;
@@ -120,12 +120,12 @@ final class Furniture {
   }
 
   /** A potted plant with arching leaves. */
-  static void plant(Mesh mesh, double size, int leaves, int seed) {
+  public static void plant(Mesh mesh, double size, int leaves, int seed) {
     plant(mesh, size, leaves, seed, Materials.leaf());
   }
 
   /** The same with leaves of a material that is known by name. */
-  static void plant(Mesh mesh, double size, int leaves, int seed, Material leaf) {
+  public static void plant(Mesh mesh, double size, int leaves, int seed, Material leaf) {
     mesh.lathe(
         new double[] {
           0,
@@ -167,95 +167,6 @@ final class Furniture {
               12,
               leaf);
     }
-  }
-
-  /** A telescope on a wooden tripod, looking along +x and a little up. */
-  static void telescope(Mesh mesh, Material wood) {
-    double[] head = {0, 1.12, 0};
-    for (int i = 0; i < 3; i++) {
-      double a = 2 * Math.PI * i / 3 + 0.5;
-      mesh.rod(head, new double[] {0.42 * Math.cos(a), 0, 0.42 * Math.sin(a)}, 0.016, 12, wood);
-      mesh.rod(
-          new double[] {0.25 * Math.cos(a), 0.45, 0.25 * Math.sin(a)},
-          new double[] {0, 0.45, 0},
-          0.006,
-          8,
-          BRASS);
-    }
-    mesh.ball(0, 1.14, 0, 0.035, 1, BRASS);
-    mesh.rod(new double[] {0, 1.14, 0}, new double[] {0, 1.22, 0}, 0.014, 16, BRASS);
-    double[] tail = {-0.46, 1.11, 0};
-    double[] mid = {0.10, 1.275, 0};
-    double[] front = {0.52, 1.40, 0};
-    mesh.rod(tail, mid, 0.026, 32, BRASS);
-    mesh.rod(new double[] {-0.52, 1.092, 0}, tail, 0.017, 24, IRON);
-    mesh.rod(mid, front, 0.042, 36, BRASS);
-    mesh.rod(new double[] {0.505, 1.3955, 0}, new double[] {0.56, 1.412, 0}, 0.048, 36, BRASS);
-    mesh.rod(new double[] {0.09, 1.272, 0}, new double[] {0.115, 1.2795, 0}, 0.046, 36, IRON);
-  }
-
-  /** Cups of an anemometer on a turned foot. */
-  static void anemometer(Mesh mesh, Material wood) {
-    mesh.lathe(
-        new double[] {0, 0, 0.075, 0, 0.075, 0.015, 0.055, 0.025, 0.02, 0.04, 0, 0.04}, 40, wood);
-    mesh.rod(new double[] {0, 0.03, 0}, new double[] {0, 0.25, 0}, 0.007, 16, BRASS);
-    for (int i = 0; i < 4; i++) {
-      double a = Math.PI / 2 * i + 0.35;
-      double x = 0.09 * Math.cos(a);
-      double z = 0.09 * Math.sin(a);
-      mesh.rod(new double[] {0, 0.25, 0}, new double[] {x, 0.25, z}, 0.003, 8, BRASS);
-      mesh.ball(x, 0.25, z, 0.027, 1, STEEL);
-    }
-    mesh.ball(0, 0.255, 0, 0.014, 1, BRASS);
-  }
-
-  /** A recording barometer in a glazed wooden case. */
-  static void barograph(Mesh mesh, Material wood) {
-    mesh.box(-0.17, 0, -0.1, 0.17, 0.04, 0.1, 0.008, wood);
-    for (int sx = -1; sx <= 1; sx += 2) {
-      for (int sz = -1; sz <= 1; sz += 2) {
-        mesh.box(
-            sx * 0.15 - 0.007,
-            0.04,
-            sz * 0.08 - 0.007,
-            sx * 0.15 + 0.007,
-            0.19,
-            sz * 0.08 + 0.007,
-            wood);
-      }
-    }
-    mesh.box(-0.165, 0.19, -0.095, 0.165, 0.205, 0.095, 0.005, wood);
-    mesh.at(0.06, 0.045, 0, 0)
-        .lathe(
-            new double[] {0, 0, 0.045, 0, 0.045, 0.105, 0, 0.105}, 36, Materials.chart(5, false));
-    mesh.at(-0.07, 0.045, 0, 0)
-        .lathe(
-            new double[] {
-              0, 0, 0.035, 0, 0.035, 0.012, 0.028, 0.016, 0.035, 0.02, 0.035, 0.032, 0.028, 0.036,
-              0.035, 0.04, 0.03, 0.055, 0, 0.055
-            },
-            32,
-            BRASS);
-    mesh.rod(new double[] {-0.07, 0.11, 0.02}, new double[] {0.05, 0.09, 0.05}, 0.002, 6, STEEL);
-  }
-
-  /** A globe on a turned stand. */
-  static void globe(Mesh mesh, Material wood) {
-    mesh.lathe(
-        new double[] {0, 0, 0.09, 0, 0.09, 0.015, 0.03, 0.04, 0.016, 0.08, 0.022, 0.10, 0, 0.10},
-        40,
-        wood);
-    mesh.ball(0, 0.235, 0, 0.125, 1, Materials.chart(9, false));
-    mesh.at(0, 0.235, 0, 25)
-        .sheet(
-            (u, v) -> {
-              double a = Math.PI * (u * 1.05 - 0.55);
-              double r = 0.136;
-              return new double[] {r * Math.cos(a), r * Math.sin(a), 0.012 * (v - 0.5)};
-            },
-            40,
-            1,
-            BRASS);
   }
 
   /** A cast-iron column radiator between x = 0 and {@code width}. */

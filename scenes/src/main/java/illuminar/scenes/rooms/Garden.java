@@ -8,14 +8,14 @@ import illuminar.scenes.material.OutdoorMaterials;
 import java.util.Random;
 
 /** What grows and stands outside. */
-final class Garden {
+public final class Garden {
   private static final Material BARK = OutdoorMaterials.bark();
   private static final Material HEDGE = OutdoorMaterials.hedge();
 
   private Garden() {}
 
   /** A bare tree; the same seed grows the same tree. */
-  static void tree(Mesh m, double height, int seed) {
+  public static void tree(Mesh m, double height, int seed) {
     Random random = new Random(seed);
     limb(
         m,
@@ -93,7 +93,7 @@ final class Garden {
   }
 
   /** A low hedge from x = 0. */
-  static void hedge(Mesh m, double length, double high, double deep) {
+  public static void hedge(Mesh m, double length, double high, double deep) {
     m.sheet(
         (u, v) -> {
           double a = Math.PI * v;
@@ -110,7 +110,7 @@ final class Garden {
   }
 
   /** A terracotta pot with a clipped ball in it. */
-  static void pot(Mesh m, double size) {
+  public static void pot(Mesh m, double size) {
     m.lathe(
         new double[] {
           0,
@@ -136,7 +136,7 @@ final class Garden {
   }
 
   /** A gutter and a pipe down a wall that faces +z; the pipe's foot at the origin. */
-  static void drainpipe(Mesh m, double high, Material paint) {
+  public static void drainpipe(Mesh m, double high, Material paint) {
     m.rod(new double[] {0, 0.06, 0.075}, new double[] {0, high, 0.075}, 0.036, 24, paint);
     m.rod(new double[] {0, 0.10, 0.075}, new double[] {0, 0.0, 0.17}, 0.036, 24, paint);
     for (double y = 0.5; y < high; y += 1.05) {

@@ -10,6 +10,7 @@ import illuminar.scenes.light.ShadeGlow;
 import illuminar.scenes.light.Tint;
 import illuminar.scenes.material.Material;
 import illuminar.scenes.material.Materials;
+import illuminar.scenes.material.Textiles;
 import illuminar.scenes.outdoors.Backdrop;
 import illuminar.scenes.outdoors.Heath;
 import illuminar.scenes.outdoors.Outdoors;
@@ -168,7 +169,7 @@ public final class InstrumentRoom {
       double x = WIN_L + f + (i + 0.86) * w;
       m.box(x, 1.52, z1, x + 0.014, 1.64, z1 + 0.02, 0.004, Furniture.BRASS);
     }
-    Material linen = Materials.cloth(0.40, 0.44, 0.43, 700);
+    Material linen = Textiles.cloth(0.40, 0.44, 0.43, 700);
     Material pole = Furniture.BRASS;
     m.rod(new double[] {-1.62, 2.47, 0.09}, new double[] {1.62, 2.47, 0.09}, 0.013, 20, pole);
     m.ball(-1.63, 2.47, 0.09, 0.027, 1, pole);
@@ -267,7 +268,7 @@ public final class InstrumentRoom {
           8,
           wood[i]);
     }
-    Furniture.barograph(m.at(0.02, 0.76, -0.38, 6), WALNUT);
+    Instruments.barograph(m.at(0.02, 0.76, -0.38, 6), WALNUT);
     m.at(-0.62, 0.76, 0.18, 14)
         .box(-0.11, 0, -0.15, 0.11, 0.035, 0.15, 0.004, Materials.book(0.04, 0.07, 0.12, 12, 0, 1));
     m.at(-0.61, 0.795, 0.18, 3)
@@ -283,7 +284,7 @@ public final class InstrumentRoom {
             0.004,
             Materials.book(0.22, 0.05, 0.04, 14, 0, 1));
     Furniture.chair(
-        m.at(0.16, 0, 0.66, -14), WALNUT_UPRIGHT, Materials.cloth(0.16, 0.24, 0.24, 500));
+        m.at(0.16, 0, 0.66, -14), WALNUT_UPRIGHT, Textiles.cloth(0.16, 0.24, 0.24, 500));
   }
 
   private static Material lined(Material paper) {
@@ -341,9 +342,9 @@ public final class InstrumentRoom {
             m.at(from, boards[i] + 0.024, deep - 0.05, 0), share, Math.min(0.30, room), seed++);
       }
     }
-    Furniture.globe(m.at(0.30, 1.254, 0.15, 30), WALNUT);
-    Furniture.anemometer(m.at(0.76, 1.254, 0.16, 0), WALNUT);
-    Furniture.barograph(m.at(1.48, 0.904, 0.16, 0), WALNUT);
+    Instruments.globe(m.at(0.30, 1.254, 0.15, 30), WALNUT);
+    Instruments.anemometer(m.at(0.76, 1.254, 0.16, 0), WALNUT);
+    Instruments.barograph(m.at(1.48, 0.904, 0.16, 0), WALNUT);
     m.at(1.92, 0.904, 0.15, 0)
         .lathe(
             new double[] {
@@ -384,22 +385,22 @@ public final class InstrumentRoom {
         0.012,
         3.05,
         0.004,
-        Materials.rug(0.05, 2.2, 1.20, 0.85, Materials.red()));
-    Furniture.telescope(m.at(1.33, 0, 0.62, 148), WALNUT_UPRIGHT);
+        Textiles.rug(0.05, 2.2, 1.20, 0.85, Textiles.red()));
+    Instruments.telescope(m.at(1.33, 0, 0.62, 148), WALNUT_UPRIGHT);
     armchair(m.at(1.42, 0.012, 1.95, 52));
     // a low chest with a folded blanket, against the left wall
     Mesh chest = m.at(-2.22, 0, 3.05, 0);
     chest.box(-0.24, 0.03, -0.5, 0.24, 0.42, 0.5, 0.012, WALNUT);
     chest.box(-0.26, 0.42, -0.52, 0.26, 0.46, 0.52, 0.014, WALNUT);
     chest.box(0.242, 0.27, -0.05, 0.252, 0.35, 0.05, 0.004, Furniture.BRASS);
-    Material wool = Materials.cloth(0.52, 0.35, 0.13, 300);
+    Material wool = Textiles.cloth(0.52, 0.35, 0.13, 300);
     for (int i = 0; i < 3; i++) {
       chest.box(-0.19, 0.46 + i * 0.034, -0.28, 0.19, 0.493 + i * 0.034, 0.16, 0.016, wool);
     }
   }
 
   private static void armchair(Mesh m) {
-    Material cover = Materials.cloth(0.165, 0.235, 0.255, 260);
+    Material cover = Textiles.cloth(0.165, 0.235, 0.255, 260);
     Material legs = WALNUT_UPRIGHT;
     for (int sx = -1; sx <= 1; sx += 2) {
       for (int sz = -1; sz <= 1; sz += 2) {
@@ -439,7 +440,7 @@ public final class InstrumentRoom {
         0.20,
         0.17,
         0.07,
-        Materials.cloth(0.50, 0.33, 0.10, 300));
+        Textiles.cloth(0.50, 0.33, 0.10, 300));
   }
 
   private static void charts(Mesh m) {

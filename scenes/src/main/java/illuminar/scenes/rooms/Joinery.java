@@ -8,17 +8,30 @@ import illuminar.scenes.material.Materials;
  * What is built into walls. A wall is built in a mesh of its own: x along it, y up, z out of it
  * towards the room.
  */
-final class Joinery {
+public final class Joinery {
   /** White oil paint. */
-  static final Material WHITE = Materials.paint(0.80, 0.795, 0.77, 0.035, 0.3);
+  static final Material WHITE = white();
 
   private Joinery() {}
 
+  /** White oil paint of its own, so that what is painted with it can be a named part. */
+  public static Material white() {
+    return Materials.paint(0.80, 0.795, 0.77, 0.035, 0.3);
+  }
+
   /** A hole in a wall, metres. */
-  record Hole(double x0, double y0, double x1, double y1) {}
+  public record Hole(double x0, double y0, double x1, double y1) {
+    public double wide() {
+      return x1 - x0;
+    }
+
+    public double high() {
+      return y1 - y0;
+    }
+  }
 
   /** A wall from x0 to x1 behind z = 0, with holes that do not lie above one another. */
-  static void wall(
+  public static void wall(
       Mesh m, double x0, double x1, double high, double thick, Material of, Hole... holes) {
     double x = x0;
     for (Hole h : holes) {
@@ -40,14 +53,14 @@ final class Joinery {
   }
 
   /** A moulding under the ceiling. */
-  static void cornice(Mesh m, double x0, double x1, double high, Material of) {
+  public static void cornice(Mesh m, double x0, double x1, double high, Material of) {
     m.box(x0, high - 0.09, 0, x1, high, 0.03, 0.008, of);
     m.box(x0, high - 0.06, 0, x1, high, 0.06, 0.008, of);
     m.box(x0, high - 0.03, 0, x1, high, 0.09, 0.008, of);
   }
 
   /** A casing round three sides of a door hole, or four of a window's. */
-  static void casing(Mesh m, Hole h, Material of) {
+  public static void casing(Mesh m, Hole h, Material of) {
     double w = 0.085;
     for (double[] step : new double[][] {{w, 0.018}, {w * 0.6, 0.028}}) {
       m.box(h.x0 - step[0], h.y0, 0, h.x0, h.y1 + step[0], step[1], 0.006, of);
@@ -57,7 +70,7 @@ final class Joinery {
   }
 
   /** Sashes with glazing bars in a hole, {@code back} metres behind the wall's face, and a sill. */
-  static void sashes(Mesh m, Hole h, int across, int down, double back, Material of) {
+  public static void sashes(Mesh m, Hole h, int across, int down, double back, Material of) {
     double f = 0.055;
     double z0 = -back - 0.05;
     double z1 = -back;
@@ -82,7 +95,7 @@ final class Joinery {
   }
 
   /** A six-panelled door leaf from x = 0 to {@code w}, its face at z = 0.04. */
-  static void door(Mesh m, double w, double h, Material of) {
+  public static void door(Mesh m, double w, double h, Material of) {
     m.box(0, 0.005, 0, w, h, 0.04, 0.003, of);
     double[] rows = {0.20, 0.78, 0.98, 1.52, 1.62, h - 0.12};
     double side = 0.11;

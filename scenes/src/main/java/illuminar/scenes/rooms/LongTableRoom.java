@@ -9,6 +9,7 @@ import illuminar.scenes.light.Panel;
 import illuminar.scenes.light.Tint;
 import illuminar.scenes.material.Material;
 import illuminar.scenes.material.Materials;
+import illuminar.scenes.material.Textiles;
 import illuminar.scenes.outdoors.Backdrop;
 import illuminar.scenes.outdoors.Heath;
 import illuminar.scenes.outdoors.Outdoors;
@@ -141,7 +142,7 @@ public final class LongTableRoom {
     Joinery.wall(left, -BACK, 0, HIGH, 0.3, WALL_LEFT, WINDOWS);
     Joinery.skirting(left, -BACK, 0, Joinery.WHITE);
     Joinery.cornice(left, -BACK, 0, HIGH, CEILING);
-    Material linen = Materials.cloth(0.50, 0.46, 0.36, 600);
+    Material linen = Textiles.cloth(0.50, 0.46, 0.36, 600);
     for (Joinery.Hole w : WINDOWS) {
       Joinery.sashes(left, w, 3, 4, 0.17, Joinery.WHITE);
       left.rod(
@@ -183,7 +184,7 @@ public final class LongTableRoom {
                 },
             30,
             16,
-            Materials.cloth(0.10, 0.14, 0.11, 400));
+            Textiles.cloth(0.10, 0.14, 0.11, 400));
     m.box(1.40, HIGH - 0.42, -2.15, 1.53, HIGH - 0.32, -0.75, 0.01, Joinery.WHITE);
   }
 
@@ -203,7 +204,7 @@ public final class LongTableRoom {
                 TABLE);
       }
     }
-    Material rush = Materials.cloth(0.42, 0.30, 0.14, 220);
+    Material rush = Textiles.cloth(0.42, 0.30, 0.14, 220);
     double[] turns = {4, -7, 3, -3};
     for (int i = 0; i < 4; i++) {
       double z = -1.25 + 0.83 * i;
@@ -250,7 +251,7 @@ public final class LongTableRoom {
           Materials.paint(0.82, 0.78, 0.66, 0.03, 0.4));
     }
     Material plate = Materials.paint(0.76, 0.76, 0.73, 0.05, 0.08);
-    Material napkin = Materials.cloth(0.55, 0.30, 0.16, 500);
+    Material napkin = Textiles.cloth(0.55, 0.30, 0.16, 500);
     for (int i = 0; i < 2; i++) {
       for (int s = -1; s <= 1; s += 2) {
         double z = 0.42 + 0.83 * i;
@@ -354,7 +355,7 @@ public final class LongTableRoom {
       }
     }
     Furniture.plant(m.at(0.3, 0.87, 0.2, 0), 0.85, 24, 17);
-    Furniture.barograph(m.at(1.05, 0.87, 0.2, 8), OAK);
+    Instruments.barograph(m.at(1.05, 0.87, 0.2, 8), OAK);
   }
 
   private static void walls(Mesh m) {
@@ -373,6 +374,6 @@ public final class LongTableRoom {
         0.012,
         5.9,
         0.004,
-        Materials.rug(-0.15, 3.7, 1.6, 2.2, Materials.blue()));
+        Textiles.rug(-0.15, 3.7, 1.6, 2.2, Textiles.blue()));
   }
 }

@@ -10,77 +10,6 @@ import illuminar.scenes.material.Materials;
 public final class Pieces {
   private Pieces() {}
 
-  /** White oil paint of its own, so that it can be a named part. */
-  public static Material white() {
-    return Materials.paint(0.80, 0.795, 0.77, 0.035, 0.3);
-  }
-
-  /** A window in a hole: sashes with bars, casing, sill. */
-  public static void window(
-      Mesh wall, double[] hole, int across, int down, Material sashes, Material casing) {
-    Joinery.Hole h = hole(hole);
-    Joinery.sashes(wall, h, across, down, 0.10, sashes);
-    Joinery.casing(wall, h, casing);
-  }
-
-  /** A wall from x0 to x1 with holes given as x0, y0, x1, y1. */
-  public static void wall(
-      Mesh m, double x0, double x1, double high, double thick, Material of, double[]... holes) {
-    Joinery.Hole[] all = new Joinery.Hole[holes.length];
-    for (int i = 0; i < all.length; i++) {
-      all[i] = hole(holes[i]);
-    }
-    Joinery.wall(m, x0, x1, high, thick, of, all);
-  }
-
-  private static Joinery.Hole hole(double[] h) {
-    return new Joinery.Hole(h[0], h[1], h[2], h[3]);
-  }
-
-  public static void skirting(Mesh wall, double x0, double x1) {
-    Joinery.skirting(wall, x0, x1, Joinery.WHITE);
-  }
-
-  public static void cornice(Mesh wall, double x0, double x1, double high, Material of) {
-    Joinery.cornice(wall, x0, x1, high, of);
-  }
-
-  public static void door(Mesh m, double w, double h, Material of) {
-    Joinery.door(m, w, h, of);
-  }
-
-  public static void plant(Mesh m, double size, int leaves, int seed, Material leaf) {
-    Furniture.plant(m, size, leaves, seed, leaf);
-  }
-
-  public static void curtain(Mesh m, double width, double height, int folds, Material cloth) {
-    Furniture.curtain(m, width, height, folds, cloth);
-  }
-
-  public static void chair(Mesh m, Material wood, Material seat) {
-    Furniture.chair(m, wood, seat);
-  }
-
-  public static void print(Mesh wall, double w, double h, int seed, boolean side, Material wood) {
-    Furniture.framed(wall, w, h, Materials.chart(seed, side), wood);
-  }
-
-  public static void tree(Mesh m, double high, int seed) {
-    Garden.tree(m, high, seed);
-  }
-
-  public static void pot(Mesh m, double size) {
-    Garden.pot(m, size);
-  }
-
-  public static void hedge(Mesh m, double length, double high) {
-    Garden.hedge(m, length, high, 0.6);
-  }
-
-  public static void pipe(Mesh wall, double high, Material paint) {
-    Garden.drainpipe(wall, high, paint);
-  }
-
   /** A sofa, {@code w} wide, its back to z = 0. */
   public static void sofa(Mesh m, double w, Material cover) {
     double x = w / 2;
@@ -169,18 +98,5 @@ public final class Pieces {
         Materials.paint(0.85, 0.85, 0.82, 0.04, 0.2));
     m.ball(0, -0.03, 0, 0.034, 1.1, bulb);
     m.rod(new double[] {0, 0.15, 0}, new double[] {0, flex, 0}, 0.004, 8, Furniture.IRON);
-  }
-
-  /** A radiator under a window. */
-  public static void radiator(Mesh m, double w) {
-    Furniture.radiator(m, w, 0.55, Joinery.WHITE);
-  }
-
-  public static Material brass() {
-    return Furniture.BRASS;
-  }
-
-  public static Material iron() {
-    return Furniture.IRON;
   }
 }

@@ -6,6 +6,7 @@ import illuminar.scenes.light.Panel;
 import illuminar.scenes.material.Material;
 import illuminar.scenes.material.Materials;
 import illuminar.scenes.material.OutdoorMaterials;
+import illuminar.scenes.material.Textiles;
 import illuminar.scenes.outdoors.Backdrop;
 import illuminar.scenes.outdoors.Heath;
 import illuminar.scenes.outdoors.Outdoors;
@@ -37,7 +38,7 @@ public final class StairHall {
   private static final Material CEILING = Materials.plaster(0.80, 0.795, 0.77);
   private static final Material OAK = Materials.wood(0.26, 0.14, 0.065, 2, 0.04, 0.25);
   private static final Material OAK_UPRIGHT = Materials.wood(0.26, 0.14, 0.065, 1, 0.04, 0.25);
-  private static final Material CARPET = Materials.cloth(0.27, 0.075, 0.06, 260);
+  private static final Material CARPET = Textiles.cloth(0.27, 0.075, 0.06, 260);
 
   private StairHall() {}
 
@@ -241,14 +242,7 @@ public final class StairHall {
           s[0] > 0 ? OAK_UPRIGHT : Furniture.IRON);
     }
     m.box(
-        -0.95,
-        0,
-        2.2,
-        -0.05,
-        0.01,
-        4.6,
-        0.004,
-        Materials.rug(-0.5, 3.4, 0.45, 1.2, Materials.red()));
+        -0.95, 0, 2.2, -0.05, 0.01, 4.6, 0.004, Textiles.rug(-0.5, 3.4, 0.45, 1.2, Textiles.red()));
     // a lantern that is off
     m.rod(
         new double[] {-0.5, 2.42, 3.6}, new double[] {-0.5, 2.75, 3.6}, 0.006, 10, Furniture.BRASS);

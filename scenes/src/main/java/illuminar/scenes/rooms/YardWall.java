@@ -8,6 +8,7 @@ import illuminar.scenes.light.Tint;
 import illuminar.scenes.material.Material;
 import illuminar.scenes.material.Materials;
 import illuminar.scenes.material.OutdoorMaterials;
+import illuminar.scenes.material.Textiles;
 import illuminar.scenes.outdoors.PlainSky;
 import illuminar.scenes.render.Scene;
 import java.util.List;
@@ -117,9 +118,9 @@ public final class YardWall {
           p.rough = 0.02f;
         });
     Furniture.curtain(
-        face.at(3.36, 2.36, -0.36, 0), 0.22, 1.3, 3, Materials.cloth(0.6, 0.58, 0.5, 400));
+        face.at(3.36, 2.36, -0.36, 0), 0.22, 1.3, 3, Textiles.cloth(0.6, 0.58, 0.5, 400));
     Furniture.curtain(
-        face.at(4.10, 2.36, -0.36, 0), 0.22, 1.3, 3, Materials.cloth(0.6, 0.58, 0.5, 400));
+        face.at(4.10, 2.36, -0.36, 0), 0.22, 1.3, 3, Textiles.cloth(0.6, 0.58, 0.5, 400));
     face.box(CORNER - 0.05, -0.1, 0, 9, 0.32, 0.035, 0.012, STONE);
     Garden.drainpipe(face.at(CORNER + 0.28, 0, 0, 0), EAVES - 0.25, IRON_PAINT);
     face.rod(
