@@ -88,7 +88,7 @@ public record Camera(double gain, double fullWell, double read, double[] white, 
 
   /** What {@link #expose} gives without drift and noise. */
   public float[] quiet(Radiance radiance, float[] strengths, Exposure exposure) {
-    float[][] sum = radiance.sum(strengths);
+    float[][] sum = Glare.over(radiance.sum(strengths), radiance.width(), radiance.height(), glare);
     double k = gain * Math.pow(2, exposure.stops());
     float[] out = new float[sum[0].length * 3];
     for (int i = 0; i < out.length; i++) {
