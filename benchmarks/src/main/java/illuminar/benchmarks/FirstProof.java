@@ -1,5 +1,6 @@
 package illuminar.benchmarks;
 
+import illuminar.benchmarks.cases.ViewJudge;
 import illuminar.core.analysis.Analysis;
 import illuminar.core.colour.Lab;
 import illuminar.core.colour.Space;
@@ -15,7 +16,7 @@ import illuminar.scenes.render.Radiance;
 import illuminar.scenes.views.View;
 import illuminar.scenes.views.Views;
 import java.nio.file.Path;
-import java.util.Arrays;
+import java.util.List;
 
 /**
  * The first version that the product makes by itself, beside the reference library's exposure
@@ -61,8 +62,8 @@ final class FirstProof {
             + " each: %.2f, %.2f%n",
         own,
         other,
-        difference(should, fitted(should, ours)),
-        difference(should, fitted(should, theirs)));
+        ViewJudge.matched(List.of(should), List.of(ours)),
+        ViewJudge.matched(List.of(should), List.of(theirs)));
     table.most(
         view.title(),
         "first version from the truth picture, less the reference library's",
@@ -132,16 +133,6 @@ final class FirstProof {
       sum += should[k].difference(is[k]);
     }
     return sum / should.length;
-  }
-
-  /** The same picture with its mean lightness brought to the truth's. */
-  private static Lab[] fitted(Lab[] should, Lab[] is) {
-    double by =
-        Arrays.stream(should).mapToDouble(Lab::l).average().orElse(0)
-            - Arrays.stream(is).mapToDouble(Lab::l).average().orElse(0);
-    return Arrays.stream(is)
-        .map(l -> new Lab(Math.max(0, Math.min(100, l.l() + by)), l.a(), l.b()))
-        .toArray(Lab[]::new);
   }
 
   private double chroma(Lab[] shown, String... walls) {

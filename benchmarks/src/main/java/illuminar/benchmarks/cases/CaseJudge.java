@@ -9,11 +9,12 @@ import illuminar.core.pass.kinds.BringFrame;
 import illuminar.core.pass.kinds.ShowView;
 import illuminar.core.picture.Raster;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.function.BiConsumer;
 import java.util.function.IntConsumer;
+import java.util.function.ToDoubleFunction;
 
 /** Measures the pictures of a case against its truth, place by place. */
 final class CaseJudge {
@@ -62,9 +63,9 @@ final class CaseJudge {
     return judge.figures;
   }
 
-  private void add(String where, String measure, BiConsumer<String, Map<String, Double>> of) {
+  private void add(String where, String measure, ToDoubleFunction<String> of) {
     Map<String, Double> values = new LinkedHashMap<>();
-    pictures.all().keySet().forEach(p -> of.accept(p, values));
+    pictures.all().keySet().forEach(p -> values.put(p, of.applyAsDouble(p)));
     figures.add(new Figure(where, measure, values));
   }
 
@@ -83,30 +84,20 @@ final class CaseJudge {
     if (found.isEmpty()) {
       return;
     }
-    add(name, "uneven, stops", (p, v) -> v.put(p, found.get(p).uneven()));
-    add(name, "uneven 95 %, stops", (p, v) -> v.put(p, found.get(p).uneven95()));
-    add(name, "CIEDE2000", (p, v) -> v.put(p, found.get(p).difference()));
-    add(name, "CIEDE2000 95 %", (p, v) -> v.put(p, found.get(p).difference95()));
+    add(name, "uneven, stops", p -> found.get(p).uneven());
+    add(name, "uneven 95 %, stops", p -> found.get(p).uneven95());
+    add(name, "CIEDE2000", p -> found.get(p).difference());
+    add(name, "CIEDE2000 95 %", p -> found.get(p).difference95());
   }
 
   private void walls(int[] mask) {
-    for (Map.Entry<String, Double> share :
-        Map.of("L* 50 %", 0.5, "L* 90 %", 0.9).entrySet().stream()
-            .sorted(Map.Entry.comparingByKey())
-            .toList()) {
-      add(
-          "walls",
-          share.getKey(),
-          (p, v) -> v.put(p, ViewJudge.quantile(values(p, mask, Lab::l), share.getValue())));
-    }
-    add("walls", "C*", (p, v) -> v.put(p, ViewJudge.mean(values(p, mask, Lab::chroma))));
-    add(
-        "walls",
-        "C* 95 %",
-        (p, v) -> v.put(p, ViewJudge.quantile(values(p, mask, Lab::chroma), 0.95)));
+    add("walls", "L* 50 %", p -> ViewJudge.quantile(values(p, mask, Lab::l), 0.5));
+    add("walls", "L* 90 %", p -> ViewJudge.quantile(values(p, mask, Lab::l), 0.9));
+    add("walls", "C*", p -> ViewJudge.mean(values(p, mask, Lab::chroma)));
+    add("walls", "C* 95 %", p -> ViewJudge.quantile(values(p, mask, Lab::chroma), 0.95));
   }
 
-  private double[] values(String picture, int[] mask, java.util.function.ToDoubleFunction<Lab> of) {
+  private double[] values(String picture, int[] mask, ToDoubleFunction<Lab> of) {
     return colours(picture, mask).stream().mapToDouble(of).toArray();
   }
 
@@ -119,39 +110,20 @@ final class CaseJudge {
   /** Distance of each picture from the truth picture, its mean lightness fitted. */
   private void whole(float[] even) {
     int[] all = new int[whole.pixels()];
-    java.util.Arrays.fill(all, 255);
+    Arrays.fill(all, 255);
     List<Lab> should = new ArrayList<>();
     each(all, i -> should.add(ViewJudge.lab(at(even, i))));
     add(
         "whole",
         "from the truth picture, CIEDE2000",
-        (p, v) -> v.put(p, matched(should, colours(p, all))));
-  }
-
-  /** Mean difference after mean lightness has been brought to the other's. */
-  static double matched(List<Lab> should, List<Lab> is) {
-    double by = mean(should) - mean(is);
-    double sum = 0;
-    for (int k = 0; k < is.size(); k++) {
-      Lab l = is.get(k);
-      Lab fitted = new Lab(Math.max(0, Math.min(100, l.l() + by)), l.a(), l.b());
-      sum += should.get(k).difference(fitted);
-    }
-    return sum / is.size();
-  }
-
-  private static double mean(List<Lab> of) {
-    return of.stream().mapToDouble(Lab::l).average().orElse(0);
+        p -> ViewJudge.matched(should, colours(p, all)));
   }
 
   /** Colour of a front against the camera's own frame, lightness matched. */
   private void facade(int[] mask) {
     List<Lab> should = colours(ANCHOR, mask);
-    add(
-        "facade",
-        "from the anchor, CIEDE2000",
-        (p, v) -> v.put(p, matched(should, colours(p, mask))));
-    add("facade", "L* 50 %", (p, v) -> v.put(p, ViewJudge.quantile(values(p, mask, Lab::l), 0.5)));
+    add("facade", "from the anchor, CIEDE2000", p -> ViewJudge.matched(should, colours(p, mask)));
+    add("facade", "L* 50 %", p -> ViewJudge.quantile(values(p, mask, Lab::l), 0.5));
   }
 
   /** By how much a sky is darker than in the camera's frame, where that is not burnt. */
@@ -163,7 +135,7 @@ final class CaseJudge {
     add(
         "sky",
         "L* below the anchor's, or off 70 to 95 where that is burnt",
-        (p, v) -> {
+        p -> {
           List<Lab> is = colours(p, mask);
           double sum = 0;
           for (int k = 0; k < is.size(); k++) {
@@ -171,7 +143,7 @@ final class CaseJudge {
             double burnt = Math.max(0, Math.max(70 - l, l - 95));
             sum += anchor.get(k).l() > 98 ? burnt : Math.max(0, anchor.get(k).l() - l);
           }
-          v.put(p, sum / is.size());
+          return sum / is.size();
         });
   }
 
@@ -181,7 +153,7 @@ final class CaseJudge {
         pictures.recipe().passes().stream()
             .filter(p -> p.move() instanceof ShowView || p.move() instanceof BringFrame)
             .count();
-    add("facade", "views shown in panes", (p, v) -> v.put(p, p.equals(FIRST) ? (double) n : 0));
+    add("facade", "views shown in panes", p -> p.equals(FIRST) ? n : 0);
   }
 
   private void each(int[] mask, IntConsumer at) {

@@ -85,6 +85,22 @@ public final class ViewJudge {
     return Math.max(0, Math.min(1, v));
   }
 
+  /** Mean difference after mean lightness has been brought to the other's. */
+  public static double matched(List<Lab> should, List<Lab> is) {
+    double by = lightness(should) - lightness(is);
+    double sum = 0;
+    for (int k = 0; k < is.size(); k++) {
+      Lab l = is.get(k);
+      Lab fitted = new Lab(Math.max(0, Math.min(100, l.l() + by)), l.a(), l.b());
+      sum += should.get(k).difference(fitted);
+    }
+    return sum / is.size();
+  }
+
+  private static double lightness(List<Lab> of) {
+    return of.stream().mapToDouble(Lab::l).average().orElse(0);
+  }
+
   static double mean(double[] values) {
     return Arrays.stream(values).average().orElse(0);
   }

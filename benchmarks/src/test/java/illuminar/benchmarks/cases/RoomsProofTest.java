@@ -51,9 +51,9 @@ class RoomsProofTest {
   void matchedLightnessCostsNothing() {
     List<Lab> should = List.of(new Lab(40, 10, 0), new Lab(60, -5, 20));
     List<Lab> lighter = List.of(new Lab(48, 10, 0), new Lab(68, -5, 20));
-    assertThat(CaseJudge.matched(should, lighter)).isCloseTo(0, within(1e-9));
+    assertThat(ViewJudge.matched(should, lighter)).isCloseTo(0, within(1e-9));
     List<Lab> grey = List.of(new Lab(40, 0, 0), new Lab(60, 0, 0));
-    assertThat(CaseJudge.matched(should, grey)).isGreaterThan(5);
+    assertThat(ViewJudge.matched(should, grey)).isGreaterThan(5);
   }
 
   @Test
