@@ -1,5 +1,6 @@
 package illuminar.scenes;
 
+import illuminar.core.colour.Space;
 import illuminar.scenes.render.Radiance;
 import java.util.Arrays;
 
@@ -15,7 +16,6 @@ public final class EvenLight {
   private static final double EVEN = 0.4;
   private static final double MIDDLE = 62;
   private static final double OVER = 0.9;
-  private static final double[] LUMINANCE = {0.2126, 0.7152, 0.0722};
 
   private final Radiance truth;
   private final float[][] light;
@@ -54,14 +54,12 @@ public final class EvenLight {
   private void colours() {
     float[][] albedo = truth.truth().albedo();
     for (int i = 0; i < lit.length; i++) {
-      double y = 0;
-      double a = 0;
       for (int c = 0; c < 3; c++) {
         float[] of = outside(i) ? truth.truth().clear()[c] : light[c];
         out[c][i] = (float) (of[i] * white[c]);
-        y += LUMINANCE[c] * out[c][i];
-        a += LUMINANCE[c] * albedo[c][i];
       }
+      double y = luminance(out, i);
+      double a = luminance(albedo, i);
       boolean surface = !outside(i) && a > 0.01;
       lit[i] = (float) Math.max(1e-9, surface ? y / a : y);
       for (int c = 0; c < 3; c++) {
@@ -78,8 +76,8 @@ public final class EvenLight {
       double even = outside(i) ? lit[i] / far : Math.pow(lit[i] / middle, EVEN);
       for (int c = 0; c < 3; c++) {
         out[c][i] *= (float) even;
-        shown[i] += (float) (LUMINANCE[c] * out[c][i]);
       }
+      shown[i] = luminance(out, i);
     }
     double wanted = Math.pow((MIDDLE + 16) / 116, 3);
     double room = wanted / median(shown, false);
@@ -90,6 +88,10 @@ public final class EvenLight {
         out[c][i] = (float) Math.max(0, Math.min(1, out[c][i] * gain));
       }
     }
+  }
+
+  private static float luminance(float[][] planes, int i) {
+    return Space.srgbLuminance(planes[0][i], planes[1][i], planes[2][i]);
   }
 
   private double median(float[] values, boolean outside) {

@@ -1,5 +1,6 @@
 package illuminar.scenes.invented;
 
+import illuminar.core.colour.Space;
 import illuminar.core.exposure.Exposure;
 import illuminar.core.frame.Similarity;
 import illuminar.scenes.camera.Camera;
@@ -15,8 +16,6 @@ import java.util.List;
  * or none. The frame in the middle shows the room well.
  */
 final class Bracket {
-  private static final double[] LUMINANCE = {0.2126, 0.7152, 0.0722};
-
   /** Share of the sensor's range at which the room's middle tone is exposed. */
   private static final double MIDDLE = 0.16;
 
@@ -113,7 +112,7 @@ final class Bracket {
     int n = 0;
     for (int i = 0; i < y.length; i++) {
       if (r.truth().outside()[i] < 0.5f) {
-        y[n++] = LUMINANCE[0] * sum[0][i] + LUMINANCE[1] * sum[1][i] + LUMINANCE[2] * sum[2][i];
+        y[n++] = Space.srgbLuminance(sum[0][i], sum[1][i], sum[2][i]);
       }
     }
     Arrays.sort(y, 0, n);
