@@ -12,7 +12,7 @@ public final class Burnt {
   /** In a file: the two highest 8-bit codes. */
   public static final float IN_FILE = 0.985f;
 
-  /** A lamp or what is as bright: nothing of its own colour is left. */
+  /** A lamp or a light as bright: none of its colour remains. */
   public static final float LAMP = 0.97f;
 
   /** What light was added to a pixel cannot be found any more: the sum is cut off. */

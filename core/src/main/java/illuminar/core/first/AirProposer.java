@@ -72,7 +72,7 @@ final class AirProposer implements Proposer {
     return draft.done();
   }
 
-  /** What the haze lets through in the region. */
+  /** Transmission of the haze in the region. */
   private static PreviewSession.PassMap told(Recipe recipe, PreviewSession session) {
     Analysis analysis = session.analysis();
     Raster raster = Raster.fitted(analysis.fullWidth(), analysis.fullHeight(), LONG_EDGE);

@@ -11,8 +11,8 @@ import java.util.Map;
 import java.util.Set;
 
 /**
- * What the product makes of a view by itself: ground, windows, lamps, tone, casts and balance, in
- * the order of work. Every pass is an ordinary one and says why it is there.
+ * The first version of a view, made without a hand: ground, windows, lamps, tone, casts and
+ * balance, in the order of work. Every pass is an ordinary one and says why it is there.
  */
 public final class FirstVersion {
   /** What is proposed under this name belongs to the stage Tone. */

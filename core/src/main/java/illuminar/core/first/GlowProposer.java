@@ -60,7 +60,7 @@ final class GlowProposer implements Proposer {
     String why =
         lamps.size() == 1
             ? "One lamp burns in the room's frame; its ellipse can be moved and copied."
-            : lamps.size() + " lamps burn in the room's frame; each has an ellipse of its own.";
+            : lamps.size() + " lamps burn in the room's frame; each has one ellipse.";
     draft.pass("glow", new Glow(0.2, 18, 0.4), new Where(region.id(), false), 1, why);
     return new Proposal(draft.done(), why);
   }

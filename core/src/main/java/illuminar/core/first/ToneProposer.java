@@ -31,7 +31,9 @@ final class ToneProposer implements Proposer {
   /** Share of the white surfaces that lies below their lit part. */
   private static final double LIT = 0.85;
 
-  /** Share of the picture that must be nearly white for paint to tell the exposure. */
+  /**
+   * Share of the picture that must be nearly white for the exposure to be set by white surfaces.
+   */
   private static final double WHITES = 0.08;
 
   /** Tone that all but the lightest hundredth stay below. */

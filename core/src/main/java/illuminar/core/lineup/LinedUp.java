@@ -25,7 +25,7 @@ public record LinedUp(Frames frames, List<LineUp.Placed> placed) {
    *
    * @param id names it in recipes
    * @param stops exposure
-   * @param stopsKnown whether the exposure is told by the file or measured, not guessed
+   * @param stopsKnown whether the exposure is in the file or measured, not guessed
    */
   public record Taken(String id, Role role, double stops, boolean stopsKnown, Pyramid pixels) {}
 

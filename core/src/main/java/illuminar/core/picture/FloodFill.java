@@ -12,7 +12,7 @@ public final class FloodFill {
   }
 
   /**
-   * All pixels that hang together with a first one, that one at the head.
+   * All pixels connected with a first one, that one at the head.
    *
    * @param seen pixels that no fill enters any more; modified
    * @param corners whether pixels that meet at a corner are neighbours too

@@ -2,7 +2,7 @@ package illuminar.scenes.render;
 
 import java.util.List;
 
-/** What the looks at a picture's pixels add up to. Planes row by row. */
+/** Sums of the looks at a picture's pixels. Planes row by row. */
 final class Gathered {
   final int width;
   final int height;

@@ -11,8 +11,9 @@ import illuminar.core.picture.Raster;
 import java.util.Arrays;
 
 /**
- * What the window panes mirror of the room, told by a pair of frames that differ in one light:
- * light adds up, so the mirrored room is added to the view and goes with the light that made it.
+ * Reflections of the room in the window panes, measured from a pair of frames that differ in one
+ * light: light adds up, so the mirrored room is added to the view and goes with the light that made
+ * it.
  *
  * <p>Lamps on and off at the same settings give the reflection of the lamp-lit room itself. A flash
  * frame and its ambient partner give the room as the flash shows it; how much of that pattern lies

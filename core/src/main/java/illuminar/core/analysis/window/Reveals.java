@@ -11,7 +11,7 @@ import illuminar.core.picture.Picture;
  * much dimmer than the view and of the colour of the light that comes in. Our own rules.
  */
 final class Reveals {
-  /** Neighbours that differ by less, in stops of light or of a channel's share, hang together. */
+  /** Neighbours that differ by less, in stops of light or of a channel's share, are connected. */
   private static final float EVEN = 0.18f;
 
   /** Stops below the typical view from which on a patch of the window light's colour is joinery. */
@@ -159,7 +159,7 @@ final class Reveals {
     return mean;
   }
 
-  /** What is too small to be told by itself goes with what was taken beside it. */
+  /** Pieces too small to be classified alone go with the piece taken beside them. */
   private void takeScraps(int[] patch, boolean[] taken, int patches) {
     int[] size = new int[patches + 1];
     for (int p : patch) {

@@ -242,7 +242,7 @@ record StraightPane(double[] left, double[] right, double[] top, double[] bottom
 
   /**
    * Whether the sides decide about a place: outside, and inside near one of them. Farther in, a
-   * handle or a plant before the glass is told by the matte.
+   * handle or a plant before the glass is in the matte.
    *
    * @param open whether the place burns as a view does in the brighter frames
    */

@@ -24,7 +24,7 @@ import java.util.List;
  *
  * @param tolerance CIE 1976 colour difference to which it reaches, 0.5 to 100
  * @param softness share of the tolerance over which it fades, 0 to 1
- * @param connected whether it must hang together with that place
+ * @param connected whether it must be connected with that place
  */
 @PartKind(id = "similar-colour", name = "Similar colour")
 public record SimilarColour(
