@@ -7,6 +7,7 @@ import illuminar.scenes.render.Moved;
 import illuminar.scenes.rooms.DormerRoom;
 import illuminar.scenes.rooms.FrontAtDusk;
 import illuminar.scenes.rooms.InstrumentRoom;
+import illuminar.scenes.rooms.Kitchen;
 import illuminar.scenes.rooms.LongTableRoom;
 import illuminar.scenes.rooms.StairHall;
 import illuminar.scenes.rooms.YardWall;
@@ -22,7 +23,13 @@ public final class Views {
 
   public static List<View> all() {
     return List.of(
-        instrumentRoom(), longTableRoom(), dormerRoom(), yardWall(), stairHall(), frontAtDusk());
+        instrumentRoom(),
+        longTableRoom(),
+        dormerRoom(),
+        yardWall(),
+        stairHall(),
+        frontAtDusk(),
+        kitchen());
   }
 
   /** A view by the name of its files. */
@@ -166,6 +173,32 @@ public final class Views {
         4,
         Optional.empty(),
         camera(4700, 0.032, new Exposure(4, 8, 200)),
+        burst.shots());
+  }
+
+  /** Seven ambient frames a third over one stop apart, one with the lamps off, one with flash. */
+  static View kitchen() {
+    float[] all = {1, 1, 1, 1, 0};
+    Burst burst =
+        new Burst(149, MORNING.plusDays(1).withHour(9).withMinute(17), 8, 100)
+            .frame(1 / 50.0, Similarity.of(0.003, 1, 0.22, -0.11), all)
+            .frame(1 / 20.0, Similarity.of(0.001, 1, 0.10, 0.04), all)
+            .frame(1 / 8.0, Similarity.of(0.002, 1, 0.05, -0.06), all)
+            .frame(0.3, Similarity.NONE, all)
+            .frame(0.8, Similarity.of(-0.003, 1, -0.17, 0.13), all)
+            .frame(2.0, Similarity.of(-0.006, 1, -0.38, 0.24), all)
+            .frame(5.0, Similarity.of(-0.008, 1, -0.52, 0.37), all)
+            .pause(14)
+            .frame(0.3, Similarity.of(0.005, 1, 0.44, -0.19), 1, 0, 0, 0, 0)
+            .pause(21)
+            .flash(0.3, Similarity.of(0.006, 1, 0.58, -0.27), 1, 1, 1, 1, 1);
+    return new View(
+        "Kitchen",
+        "kitchen",
+        Kitchen::scene,
+        4,
+        Optional.empty(),
+        camera(5200, 0.34, new Exposure(0.3, 8, 100)),
         burst.shots());
   }
 }
