@@ -57,7 +57,8 @@ final class ViewProof {
     analysis = new Analysis(linedUp.frames());
     session = new PreviewSession(analysis, new RenderCache(300_000_000));
     recipe =
-        FirstVersion.propose("Windows", FirstVersion.ground(analysis.frames()), session).recipe();
+        FirstVersion.propose("Windows", FirstVersion.evenBlend(analysis.frames()), session)
+            .recipe();
     full = session.picture(recipe, Raster.whole(analysis.fullWidth(), analysis.fullHeight(), 1));
   }
 

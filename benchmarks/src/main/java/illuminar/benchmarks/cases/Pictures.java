@@ -42,7 +42,7 @@ final class Pictures {
     recipe = FirstVersion.of(session);
     seconds = (System.nanoTime() - start) / 1e9;
     all.put(FIRST, shown(session.picture(recipe, whole)));
-    all.put(GROUND, shown(session.picture(FirstVersion.ground(analysis.frames()), whole)));
+    all.put(GROUND, shown(session.picture(FirstVersion.ground(analysis), whole)));
     all.put(FUSION, decoded(Reference.fused(analysis)));
     all.put(ANCHOR, frame(analysis.draw(analysis.frames().anchor(), whole)));
   }

@@ -1,5 +1,6 @@
 package illuminar.core.first;
 
+import illuminar.core.analysis.Analysis;
 import illuminar.core.frame.Frame;
 import illuminar.core.frame.Frames;
 import illuminar.core.ground.Ground;
@@ -40,8 +41,25 @@ public final class FirstVersion {
     return List.copyOf(STAGES.keySet());
   }
 
-  /** The ground alone: an even blend, or the one frame that there is. */
-  public static Recipe ground(Frames frames) {
+  /** Share of the wide differences of light that is taken out of a room's merged light. */
+  private static final double COMPRESSED = 0.3;
+
+  /**
+   * The ground alone: the light of a room as it was lit; of a front, whose colours are the
+   * camera's, an even blend; or the one frame that there is.
+   */
+  public static Recipe ground(Analysis analysis) {
+    Frames frames = analysis.frames();
+    if (frames.ambient().size() < 2 || Outdoors.seen(analysis)) {
+      return evenBlend(frames);
+    }
+    List<String> ids = frames.ambient().stream().map(Frame::id).toList();
+    return new Recipe(
+        new Ground.RadianceMerge(ids, 0, COMPRESSED, 1, 0, frames.anchor()), List.of(), List.of());
+  }
+
+  /** An even blend, or the one frame that there is. */
+  public static Recipe evenBlend(Frames frames) {
     List<Frame> ambient = frames.ambient();
     String anchor = frames.anchor();
     Ground ground =
@@ -54,7 +72,7 @@ public final class FirstVersion {
 
   /** A complete first recipe. */
   public static Recipe of(PreviewSession session) {
-    Recipe recipe = ground(session.analysis().frames());
+    Recipe recipe = ground(session.analysis());
     for (String stage : STAGES.keySet()) {
       if (!WHEN_ASKED.contains(stage)) {
         recipe = propose(stage, recipe, session).recipe();

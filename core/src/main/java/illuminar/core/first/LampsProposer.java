@@ -3,6 +3,7 @@ package illuminar.core.first;
 import illuminar.core.analysis.Analysis;
 import illuminar.core.colour.Burnt;
 import illuminar.core.frame.Frame;
+import illuminar.core.ground.Ground;
 import illuminar.core.pass.Where;
 import illuminar.core.pass.kinds.RestoreLight;
 import illuminar.core.picture.Picture;
@@ -28,6 +29,9 @@ final class LampsProposer implements Proposer {
 
   @Override
   public Proposal propose(Recipe recipe, PreviewSession session) {
+    if (recipe.ground() instanceof Ground.RadianceMerge) {
+      return Proposal.none(recipe, "The merged light holds what is burnt in the room's frame.");
+    }
     Analysis analysis = session.analysis();
     Frame anchor = analysis.frames().anchorFrame();
     Frame darkest =

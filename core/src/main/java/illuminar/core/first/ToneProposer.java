@@ -4,6 +4,7 @@ import illuminar.core.analysis.Analysis;
 import illuminar.core.colour.Lab;
 import illuminar.core.colour.Space;
 import illuminar.core.colour.Stops;
+import illuminar.core.pass.Channels;
 import illuminar.core.pass.Where;
 import illuminar.core.pass.kinds.Tone;
 import illuminar.core.picture.Picture;
@@ -95,14 +96,19 @@ final class ToneProposer implements Proposer {
             WHITE,
             exposure);
     Draft draft = new Draft(recipe);
-    draft.pass("tone", WhiteCurve.of(exposure, top), Seen.besideWindows(recipe), 1, said);
+    draft.pass(
+        "tone",
+        WhiteCurve.of(Channels.BRIGHTEST_CHANNEL, exposure, top),
+        Seen.besideWindows(recipe),
+        1,
+        said);
     float[] view = seen.view();
     Optional<Where> windows = Seen.shownView(recipe);
     if (windows.isPresent() && view.length > 0) {
       double less = Math.max(SHARE * exposure, Math.min(exposure, VIEW - at(view, 0.5)));
       draft.pass(
           "tone-view",
-          WhiteCurve.of(less, top),
+          WhiteCurve.of(Channels.LIGHTNESS, less, top),
           windows.get(),
           1,
           String.format(

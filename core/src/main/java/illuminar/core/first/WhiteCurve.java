@@ -32,16 +32,17 @@ final class WhiteCurve {
   /**
    * Makes the curve.
    *
+   * @param on what the curve works on
    * @param exposure stops by which middle tones are exposed
    * @param top tone of the lightest of the room, stops
    */
-  static ToneCurve of(double exposure, double top) {
+  static ToneCurve of(Channels on, double exposure, double top) {
     List<Point> points = new ArrayList<>();
     for (double x : AT) {
       double y = Math.max(-12, Math.min(1, shown(x, exposure, top)));
       points.add(new Point(x, Math.round(y * 100) / 100.0));
     }
-    return new ToneCurve(Channels.LIGHTNESS, points);
+    return new ToneCurve(on, points);
   }
 
   /**

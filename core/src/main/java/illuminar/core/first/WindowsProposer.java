@@ -5,6 +5,7 @@ import illuminar.core.analysis.window.Opening;
 import illuminar.core.analysis.window.Openings;
 import illuminar.core.analysis.window.Panes;
 import illuminar.core.analysis.window.Reflections;
+import illuminar.core.ground.Ground;
 import illuminar.core.pass.Where;
 import illuminar.core.pass.kinds.BringFrame;
 import illuminar.core.pass.kinds.ShowView;
@@ -77,7 +78,7 @@ final class WindowsProposer implements Proposer {
     double without = Evenness.of(session.picture(recipe, grid), analysis);
     Proposal curve = byOneCurve(recipe, analysis, openings, without);
     double with = Evenness.of(session.picture(curve.recipe(), grid), analysis);
-    return with < without
+    return recipe.ground() instanceof Ground.RadianceMerge || with < without
         ? curve
         : Proposal.none(recipe, "The blend shows the view as evenly as one curve would.");
   }
@@ -109,12 +110,15 @@ final class WindowsProposer implements Proposer {
   private static Proposal byOneCurve(
       Recipe recipe, Analysis analysis, List<Opening> openings, double without) {
     double size = Math.max(analysis.fullWidth(), analysis.fullHeight());
+    String through = openings.size() == 1 ? "one window" : openings.size() + " windows";
     String why =
-        String.format(
-            Locale.ROOT,
-            "The view through %s is %.2f stops off one curve in the blend.",
-            openings.size() == 1 ? "one window" : openings.size() + " windows",
-            without);
+        recipe.ground() instanceof Ground.RadianceMerge
+            ? String.format("The view through %s has a curve of its own.", through)
+            : String.format(
+                Locale.ROOT,
+                "The view through %s is %.2f stops off one curve in the blend.",
+                through,
+                without);
     Draft draft = new Draft(recipe);
     Region region =
         draft.region(

@@ -115,6 +115,8 @@ public sealed interface Ground {
    * @param frames ids, at least one
    * @param exposure stops
    * @param compression share of the wide differences of light that is taken out, 0 to 1
+   * @param asLit share of the light's own tones and colours in place of the camera's rendition, 0
+   *     to 1: half of the view lies below L* 58, and one soft curve keeps the light end below white
    * @param calm share of one real frame mixed back in, 0 to 1
    * @param towards the frame that calm mixes towards
    */
@@ -131,6 +133,15 @@ public sealed interface Ground {
               defaultValue = 0.55,
               help = "How far bright and dark parts are brought together; texture stays")
           double compression,
+      @Control(
+              label = "As lit",
+              unit = "%",
+              from = 0,
+              to = 1,
+              step = 0.01,
+              defaultValue = 0,
+              help = "Tones and colours of the light itself instead of the camera's rendition")
+          double asLit,
       @Control(
               label = "Calm",
               unit = "%",
@@ -149,6 +160,7 @@ public sealed interface Ground {
       }
       Numbers.check(RadianceMerge.class, "exposure", exposure);
       Numbers.check(RadianceMerge.class, "compression", compression);
+      Numbers.check(RadianceMerge.class, "asLit", asLit);
       Numbers.check(RadianceMerge.class, "calm", calm);
     }
 

@@ -4,6 +4,11 @@ package illuminar.core.pass;
 public enum Channels {
   /** On the luminance; hue and saturation stay. */
   LIGHTNESS,
+  /**
+   * On the brightest of red, green and blue, the others in proportion: hue and saturation stay, and
+   * no colour becomes too bright to be shown.
+   */
+  BRIGHTEST_CHANNEL,
   /** On red, green and blue alike, each by itself: contrast raises saturation. */
   ALL_CHANNELS,
   RED,

@@ -34,14 +34,23 @@ class FirstVersionTest {
   @Test
   void everyPassOfAFirstVersionSaysWhyAndStandsInTheOrderOfWork() {
     Recipe first = FirstVersion.of(session(ROOM));
-    assertThat(first.ground()).isInstanceOf(Ground.EvenBlend.class);
+    assertThat(first.ground()).isInstanceOf(Ground.RadianceMerge.class);
     assertThat(first.passes()).hasSizeGreaterThanOrEqualTo(2);
-    assertThat(first.passes().get(0).move())
-        .as("before the view goes on from it")
-        .isInstanceOf(RestoreLight.class);
-    assertThat(first.passes().get(1).move()).isInstanceOf(BringFrame.class);
+    assertThat(first.passes().get(0).move()).isInstanceOf(BringFrame.class);
     assertThat(first.passes()).allSatisfy(p -> assertThat(p.why()).isNotBlank());
     assertThat(first.passes().stream().map(Pass::id).distinct()).hasSameSizeAs(first.passes());
+  }
+
+  /** The merged light of a room holds its lamps; in a blend they are restored. */
+  @Test
+  void lampsOfABlendAreRestoredBeforeTheViewGoesOnFromThem() {
+    Recipe blend = FirstVersion.evenBlend(ROOM.frames());
+    List<Pass> windows = FirstVersion.propose("Windows", blend, session(ROOM)).recipe().passes();
+    assertThat(windows.get(0).move()).isInstanceOf(RestoreLight.class);
+    assertThat(windows.get(1).move()).isInstanceOf(BringFrame.class);
+    Recipe merged = FirstVersion.ground(ROOM);
+    assertThat(FirstVersion.propose("Windows", merged, session(ROOM)).recipe().passes())
+        .noneMatch(p -> p.move() instanceof RestoreLight);
   }
 
   @Test
@@ -65,7 +74,7 @@ class FirstVersionTest {
   @Test
   void aStageCanBeProposedAgain() {
     PreviewSession session = session(ROOM);
-    Recipe bare = FirstVersion.ground(ROOM.frames());
+    Recipe bare = FirstVersion.evenBlend(ROOM.frames());
     Recipe once = FirstVersion.propose("Windows", bare, session).recipe();
     Recipe twice = FirstVersion.propose("Windows", once, session).recipe();
     assertThat(twice.passes()).hasSize(2 * once.passes().size());
@@ -77,7 +86,7 @@ class FirstVersionTest {
   void deliveredInTilesItIsThePictureBitForBit() {
     PreviewSession session = session(ROOM);
     Recipe windows =
-        FirstVersion.propose("Windows", FirstVersion.ground(ROOM.frames()), session).recipe();
+        FirstVersion.propose("Windows", FirstVersion.evenBlend(ROOM.frames()), session).recipe();
     Draft draft = new Draft(windows);
     String dark = ROOM.frames().ambient().get(0).id();
     draft.region(
@@ -106,7 +115,7 @@ class FirstVersionTest {
   void aLowContrastStartComesFirstAndOnce() {
     PreviewSession session = session(ROOM);
     Recipe toned =
-        FirstVersion.propose("Tone", FirstVersion.ground(ROOM.frames()), session).recipe();
+        FirstVersion.propose("Tone", FirstVersion.evenBlend(ROOM.frames()), session).recipe();
     Recipe low = FirstVersion.propose(FirstVersion.LOW_CONTRAST, toned, session).recipe();
     assertThat(((Tone) low.passes().get(0).move()).contrast()).isNegative();
     assertThat(low.passes()).hasSize(toned.passes().size() + 1);
@@ -122,7 +131,7 @@ class FirstVersionTest {
   @Test
   void hazeIsClearedOnceAndOnlyInTheView() {
     PreviewSession session = session(ROOM);
-    Recipe bare = FirstVersion.ground(ROOM.frames());
+    Recipe bare = FirstVersion.evenBlend(ROOM.frames());
     Proposal none = FirstVersion.propose("Air", bare, session);
     assertThat(none.recipe()).isEqualTo(bare);
     assertThat(none.said()).contains("region");
@@ -138,7 +147,7 @@ class FirstVersionTest {
   @Test
   void whereNothingIsProposedItSaysWhy() {
     PreviewSession session = session(ROOM);
-    Recipe bare = FirstVersion.ground(ROOM.frames());
+    Recipe bare = FirstVersion.evenBlend(ROOM.frames());
     Recipe toned = FirstVersion.propose("Tone", bare, session).recipe();
     for (int k = 0; k < 6; k++) {
       toned = FirstVersion.propose("Tone", toned, session).recipe();

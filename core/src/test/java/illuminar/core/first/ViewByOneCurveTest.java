@@ -33,7 +33,7 @@ class ViewByOneCurveTest {
   @Test
   void aViewThatNoFrameHoldsApartIsShownByOneCurve() {
     PreviewSession session = session(ROOM);
-    Recipe ground = FirstVersion.ground(ROOM.frames());
+    Recipe ground = FirstVersion.evenBlend(ROOM.frames());
     Proposal proposal = FirstVersion.propose("Windows", ground, session);
     assertThat(proposal.recipe().passes())
         .extracting(Pass::move)
@@ -52,7 +52,7 @@ class ViewByOneCurveTest {
   void theViewIsNoPatchwork() {
     PreviewSession session = session(ROOM);
     Recipe made =
-        FirstVersion.propose("Windows", FirstVersion.ground(ROOM.frames()), session).recipe();
+        FirstVersion.propose("Windows", FirstVersion.evenBlend(ROOM.frames()), session).recipe();
     Picture shown = session.picture(made, ROOM.raster());
     int wrong = 0;
     int all = 0;
@@ -84,7 +84,7 @@ class ViewByOneCurveTest {
   void panesThatAreHeldApartAreBroughtInFromOneFrame() {
     Analysis plain = new TestRoom(900, 600).analysis();
     Recipe made =
-        FirstVersion.propose("Windows", FirstVersion.ground(plain.frames()), session(plain))
+        FirstVersion.propose("Windows", FirstVersion.evenBlend(plain.frames()), session(plain))
             .recipe();
     assertThat(made.passes()).anyMatch(p -> p.move() instanceof BringFrame);
   }

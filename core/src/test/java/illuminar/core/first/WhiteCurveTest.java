@@ -3,6 +3,7 @@ package illuminar.core.first;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import illuminar.core.pass.Channels;
 import illuminar.core.pass.kinds.ToneCurve;
 import org.junit.jupiter.api.Test;
 
@@ -14,7 +15,7 @@ class WhiteCurveTest {
   void whiteWallsComeToWhite() {
     for (double[] room : ROOMS) {
       double exposure = WhiteCurve.exposure(room[0], -0.4, room[1]);
-      ToneCurve curve = WhiteCurve.of(exposure, room[1]);
+      ToneCurve curve = WhiteCurve.of(Channels.LIGHTNESS, exposure, room[1]);
       assertThat(curve.at(room[0])).as("from %.1f", room[0]).isCloseTo(-0.4, within(0.1));
     }
   }
@@ -22,7 +23,8 @@ class WhiteCurveTest {
   @Test
   void tonesRiseAndTheLightestStayBelowWhite() {
     for (double[] room : ROOMS) {
-      ToneCurve curve = WhiteCurve.of(WhiteCurve.exposure(room[0], -0.4, room[1]), room[1]);
+      ToneCurve curve =
+          WhiteCurve.of(Channels.LIGHTNESS, WhiteCurve.exposure(room[0], -0.4, room[1]), room[1]);
       double before = -20;
       for (double x = -8; x <= room[1]; x += 0.05) {
         assertThat(curve.at(x)).isGreaterThan(before);
@@ -35,7 +37,7 @@ class WhiteCurveTest {
   /** L* 12 is 6.1 stops below white: 3 log2(28 / 116). Source: CIE 1976 L*. */
   @Test
   void theDeepestTonesStay() {
-    ToneCurve curve = WhiteCurve.of(1.4, 0);
+    ToneCurve curve = WhiteCurve.of(Channels.LIGHTNESS, 1.4, 0);
     assertThat(curve.at(-6.1)).isCloseTo(-6.1, within(0.02));
     assertThat(curve.at(-9)).isCloseTo(-9, within(0.02));
     assertThat(curve.at(-3.4) + 3.4).as("middle tones are exposed").isCloseTo(1.4, within(0.05));

@@ -18,6 +18,7 @@ import illuminar.core.picture.Picture;
 import illuminar.core.picture.Point;
 import illuminar.core.picture.Raster;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -29,7 +30,7 @@ class GroundsTest {
   private static final List<String> ALL = List.of("a0", "a1", "a2", "a3");
 
   private static Ground.RadianceMerge merge(double exposure, double compression) {
-    return new Ground.RadianceMerge(ALL, exposure, compression, 0, "a1");
+    return new Ground.RadianceMerge(ALL, exposure, compression, 0, 0, "a1");
   }
 
   /** Uncompressed it is the anchor as it would be without noise: same light, same response. */
@@ -61,6 +62,48 @@ class GroundsTest {
     assertThat(plain.g()[view]).as("burnt").isGreaterThan(0.99f);
     assertThat(flat.g()[view]).as("readable").isLessThan(0.9f);
     assertThat(texture(flat)).isGreaterThan(0.7 * texture(plain));
+  }
+
+  /** The mean of all light's own colours, whatever the camera made of them (Robertson 2003). */
+  @Test
+  void asLitColoursAreThoseOfTheLightAndStayBelowWhite() {
+    Ground lit = new Ground.RadianceMerge(ALL, 0, 0, 1, 0, "a1");
+    Picture p = Grounds.of(lit, ANALYSIS).draw(WHOLE);
+    double off = 0;
+    int n = 0;
+    for (int y = 4; y < 236; y += 3) {
+      for (int x = 4; x < 356; x += 3) {
+        int i = y * 360 + x;
+        double[] srgb =
+            illuminar.core.colour.Space.WORK_TO_SRGB.apply(p.r()[i], p.g()[i], p.b()[i]);
+        assertThat(Math.max(srgb[0], Math.max(srgb[1], srgb[2]))).isLessThan(1);
+        if (Math.abs(ROOM.pane(x, y) - 0.5) > 0.49) {
+          off +=
+              Math.abs(ratio(srgb[0], srgb[1]) - ratio(ROOM.light(x, y, 0), ROOM.light(x, y, 1)));
+          off +=
+              Math.abs(ratio(srgb[2], srgb[1]) - ratio(ROOM.light(x, y, 2), ROOM.light(x, y, 1)));
+          n += 2;
+        }
+      }
+    }
+    assertThat(off / n).as("stops between channels").isLessThan(0.06);
+  }
+
+  private static double ratio(double a, double b) {
+    return Math.log(a / b) / Math.log(2);
+  }
+
+  /** Half of the light lies below L* 58 (Y = 0.26, CIE 15), at any exposure of the anchor. */
+  @Test
+  void asLitTheMiddleOfTheLightIsAMiddleTone() {
+    Ground lit = new Ground.RadianceMerge(ALL, 0, 0, 1, 0, "a1");
+    Picture p = Grounds.of(lit, ANALYSIS).draw(WHOLE);
+    float[] tones = new float[WHOLE.pixels()];
+    for (int i = 0; i < tones.length; i++) {
+      tones[i] = p.luminanceAt(i);
+    }
+    Arrays.sort(tones);
+    assertThat((double) tones[tones.length / 2]).isCloseTo(0.268, within(0.03));
   }
 
   /** Mean tone difference of neighbours on the wall, stops. */

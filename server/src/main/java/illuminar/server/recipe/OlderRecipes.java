@@ -16,13 +16,8 @@ final class OlderRecipes {
 
   /** The same recipe with nothing lacking; modified in place. */
   static JsonNode completed(JsonNode recipe) {
-    if (recipe.path("ground") instanceof ObjectNode ground
-        && ground.path("kind").asString("").equals("even-blend")) {
-      number(ground, "contrast", 1);
-      number(ground, "saturation", 1);
-      number(ground, "exposedness", 1);
-      flag(ground, "oneWhereMoving");
-      list(ground, "chosen");
+    if (recipe.path("ground") instanceof ObjectNode ground) {
+      ground(ground);
     }
     objects(recipe.path("regions"), OlderRecipes::region);
     objects(recipe.path("passes"), OlderRecipes::pass);
@@ -38,6 +33,20 @@ final class OlderRecipes {
       if (node instanceof ObjectNode object) {
         complete.accept(object);
       }
+    }
+  }
+
+  private static void ground(ObjectNode ground) {
+    switch (ground.path("kind").asString("")) {
+      case "even-blend" -> {
+        number(ground, "contrast", 1);
+        number(ground, "saturation", 1);
+        number(ground, "exposedness", 1);
+        flag(ground, "oneWhereMoving");
+        list(ground, "chosen");
+      }
+      case "radiance-merge" -> number(ground, "asLit", 0);
+      default -> {}
     }
   }
 

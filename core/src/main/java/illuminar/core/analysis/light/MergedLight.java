@@ -4,12 +4,13 @@ import illuminar.core.analysis.Analysis;
 import illuminar.core.colour.Space;
 import illuminar.core.colour.Srgb;
 import illuminar.core.filter.Ease;
-import illuminar.core.frame.Frame;
 import illuminar.core.frame.Response;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.function.Function;
 
 /**
@@ -30,24 +31,28 @@ public final class MergedLight {
     this.time = time;
   }
 
+  private static final int MOST_KEPT = 4;
+
   /** Of the ambient and window frames of a view; kept. */
   public static MergedLight of(Analysis analysis) {
-    return analysis.keep(MergedLight.class, "", 1, () -> prepared(analysis));
+    Set<String> ids = new LinkedHashSet<>();
+    analysis.frames().ambient().forEach(f -> ids.add(f.id()));
+    ids.add(analysis.frames().windowFrame().id());
+    return of(analysis, List.copyOf(ids));
   }
 
-  private static MergedLight prepared(Analysis analysis) {
+  /** Of some frames of a view; kept. */
+  public static MergedLight of(Analysis analysis, List<String> ids) {
+    return analysis.keep(MergedLight.class, ids, MOST_KEPT, () -> prepared(analysis, ids));
+  }
+
+  private static MergedLight prepared(Analysis analysis, List<String> ids) {
     double anchor = analysis.frames().anchorFrame().stops();
-    List<Frame> ambient = new java.util.ArrayList<>(analysis.frames().ambient());
-    Frame window = analysis.frames().windowFrame();
-    if (!ambient.contains(window)) {
-      ambient.add(window);
-    }
-    float[] time = new float[ambient.size()];
+    float[] time = new float[ids.size()];
     for (int k = 0; k < time.length; k++) {
-      time[k] = (float) Math.pow(2, ambient.get(k).stops() - anchor);
+      time[k] = (float) Math.pow(2, analysis.frames().get(ids.get(k)).stops() - anchor);
     }
-    return new MergedLight(
-        analysis.frames().response(), ambient.stream().map(Frame::id).toList(), time);
+    return new MergedLight(analysis.frames().response(), ids, time);
   }
 
   /** The frames that were merged, in the order of their weights. */

@@ -42,7 +42,11 @@ public final class ByTone {
 
   /** Ready to work on the channels. */
   public PreparedPass on(Channels channels) {
-    return channels == Channels.LIGHTNESS ? new OnLightness(this) : new OnChannels(this, channels);
+    return switch (channels) {
+      case LIGHTNESS -> new OnLightness(this);
+      case BRIGHTEST_CHANNEL -> new OnBrightest(this);
+      default -> new OnChannels(this, channels);
+    };
   }
 
   private record OnLightness(ByTone table) implements PreparedPass.OnTones {
@@ -60,6 +64,26 @@ public final class ByTone {
         }
         tones.add(row, tile, j, at);
       }
+    }
+  }
+
+  /** On the brightest of the channels with sRGB primaries. */
+  private record OnBrightest(ByTone table) implements PreparedPass.OnLight {
+
+    @Override
+    public void apply(Tile tile, Picture p) {
+      float[] c = new float[3];
+      tile.each(
+          p,
+          (i, m) -> {
+            Matrix3.apply(TO_SRGB, p.r()[i], p.g()[i], p.b()[i], c);
+            float most = Math.max(c[0], Math.max(c[1], c[2]));
+            float k = most > 0 ? Stops.light(table.gain(Stops.of(most))) : 1;
+            float by = 1 + (k - 1) * m;
+            p.r()[i] *= by;
+            p.g()[i] *= by;
+            p.b()[i] *= by;
+          });
     }
   }
 

@@ -39,7 +39,7 @@ class PassTest {
   /** The ground and the windows as the product proposes them. */
   private static Recipe windows() {
     PreviewSession session = new PreviewSession(ANALYSIS, new RenderCache(50_000_000));
-    return FirstVersion.propose("Windows", FirstVersion.ground(ANALYSIS.frames()), session)
+    return FirstVersion.propose("Windows", FirstVersion.evenBlend(ANALYSIS.frames()), session)
         .recipe();
   }
 

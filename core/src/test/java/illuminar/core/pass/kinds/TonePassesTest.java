@@ -102,6 +102,30 @@ class TonePassesTest {
     }
   }
 
+  /** Colours keep the ratios of their channels, and a curve below white leaves none too bright. */
+  @Test
+  void aCurveByTheBrightestChannelBurnsNoColour() {
+    List<Point> lighter = List.of(new Point(-6, -4), new Point(-2, -0.5), new Point(0, -0.1));
+    ToneCurve brightest = new ToneCurve(Channels.BRIGHTEST_CHANNEL, lighter);
+    ToneCurve lightness = new ToneCurve(Channels.LIGHTNESS, lighter);
+    for (int k = 0; k < 5; k++) {
+      int x = 24 + 48 * k;
+      double[] before = Painted.codes(Painted.picture(Painted.COLOURS), x, 50);
+      double[] after = Painted.codes(Painted.picture(Painted.COLOURS, brightest), x, 50);
+      double most = Srgb.decode(Math.max(before[0], Math.max(before[1], before[2])));
+      double shown = Srgb.decode(Math.max(after[0], Math.max(after[1], after[2])));
+      assertThat(Math.log(shown) / Math.log(2))
+          .isCloseTo(brightest.at(Math.log(most) / Math.log(2)), within(0.01));
+      assertThat(Srgb.decode(after[0]) / Srgb.decode(after[1]))
+          .isCloseTo(Srgb.decode(before[0]) / Srgb.decode(before[1]), within(0.01));
+    }
+    Picture grey = Painted.picture(Painted.GREYS, brightest);
+    Picture same = Painted.picture(Painted.GREYS, lightness);
+    for (int x = 30; x < Painted.W; x += 17) {
+      assertThat(grey.luminanceAt(x)).isCloseTo(same.luminanceAt(x), within(0.002f));
+    }
+  }
+
   @Test
   void aCurveOutOfOrderIsRefused() {
     assertThatThrownBy(
