@@ -7,6 +7,7 @@ import { colourBand } from "./colour-band";
 import { ellipse } from "./ellipse";
 import { flashTrouble } from "./flash-trouble";
 import { glazing } from "./glazing";
+import { handWindow } from "./hand-window";
 import { loop } from "./loop";
 import { moving } from "./moving";
 import { otherRegion } from "./other-region";
@@ -25,6 +26,7 @@ const ALL = [
   ramp,
   ellipse,
   panel,
+  handWindow,
   brush,
   similarColour,
   colourBand,

@@ -18,8 +18,7 @@ import java.util.Arrays;
 /**
  * A radiance merge: of the light that the frames measured together ({@link MergedLight}), the wide
  * differences, found by an edge-keeping base, are compressed towards the middle; the rest is
- * rendered by the camera's own response, or by one soft curve on its brightest channel, its colours
- * its own.
+ * rendered by the camera's own response, or by one soft curve, its colours its own.
  *
  * <p>Sources: base and detail after Durand and Dorsey 2002, the base by the guided filter (He, Sun,
  * Tang 2010).
@@ -106,8 +105,8 @@ public final class RadianceMergeWork implements GroundWork {
     float camera = Stops.light(exposure);
     float lit = 0;
     if (asLit > 0) {
-      // by the brightest channel, so that no colour becomes too bright to be shown
-      float most = Stops.of(light.mostAt(i));
+      // half by the brightest channel, so that few colours become too bright to be shown
+      float most = (Stops.of(light.mostAt(i)) + tone(light, i)) / 2;
       lit = Stops.light(soft(MIDDLE + exposure + most - middle) - most);
     }
     for (int c = 0; c < 3; c++) {

@@ -81,7 +81,8 @@ public final class RegionWork {
     return sources.spread(soft, raster);
   }
 
-  static float[] cut(float[] values, Raster wide, Raster raster) {
+  /** The values at a raster, out of those at a wider one. */
+  public static float[] cut(float[] values, Raster wide, Raster raster) {
     if (wide.equals(raster)) {
       return values;
     }

@@ -28,10 +28,10 @@ record CommonWhite(float red, float blue) {
 
   private static final float PAINTED = 0.26f;
 
-  /** The same from warm to cold, where lamps and daylight mix. */
-  private static final float MIXED = 0.6f;
+  /** The same from warm to cold. */
+  private static final float MIXED = 0.3f;
 
-  private static final float COLOURED = 1.1f;
+  private static final float COLOURED = 0.6f;
 
   /** Warm to cold, and green to magenta: leans of unit length on the two axes. */
   private static final float ALONG = 0.62f;
@@ -76,6 +76,15 @@ record CommonWhite(float red, float blue) {
   private static boolean inside(LeanVotes grid, float lean) {
     int cell = grid.cellOf(lean);
     return cell > 1 && cell < CELLS - 2;
+  }
+
+  /** Step from one place to the next up to which light goes over, log2; paint begins at once. */
+  private static final float STEP = 0.08f;
+
+  /** Whether light, not paint, can be what changes from one place to its neighbour. */
+  static boolean goesOver(float red, float blue, float nextRed, float nextBlue) {
+    return Math.abs(tint(red - nextRed, blue - nextBlue)) < STEP
+        && Math.abs(warmth(red - nextRed, blue - nextBlue)) < STEP;
   }
 
   private static float tint(float red, float blue) {

@@ -12,6 +12,7 @@ import illuminar.core.filter.Gauss;
 import illuminar.core.filter.Guided;
 import illuminar.core.frame.Frame;
 import illuminar.core.frame.Role;
+import illuminar.core.picture.FloodFill;
 import illuminar.core.picture.LabPlanes;
 import illuminar.core.picture.MapRows;
 import illuminar.core.picture.Picture;
@@ -34,6 +35,9 @@ final class SurfaceLean {
   private static final double ABOUT = 0.07;
 
   private static final int POWER = 8;
+
+  /** How alike a place must be for light to go over from it. */
+  private static final float SURE = 0.7f;
 
   /** Share of the long edge about a window's glass in which its frame and reveals lie. */
   private static final double FRAMES = 0.02;
@@ -67,7 +71,8 @@ final class SurfaceLean {
     Plane known = Plane.of(p.width(), p.height());
     Plane light = bright(lab);
     CommonWhite white = CommonWhite.of(p, lab, view);
-    for (int i = 0; i < known.data().length; i++) {
+    float[] lightest = new float[known.data().length];
+    for (int i = 0; i < lightest.length; i++) {
       if (view[i] > 0.02f) {
         continue;
       }
@@ -77,19 +82,50 @@ final class SurfaceLean {
       if (shows.mostAt(i) > Burnt.NO_COLOUR || colour.l() < 25) {
         continue;
       }
-      float byRed = Lean.of(shows.r()[i], shows.g()[i]);
-      float byBlue = Lean.of(shows.b()[i], shows.g()[i]);
-      red.data()[i] = Lean.bounded(byRed);
-      blue.data()[i] = Lean.bounded(byBlue);
+      red.data()[i] = Lean.bounded(Lean.of(shows.r()[i], shows.g()[i]));
+      blue.data()[i] = Lean.bounded(Lean.of(shows.b()[i], shows.g()[i]));
       // what is burnt is light enough
-      float lightest =
+      lightest[i] =
           anchor ? Ease.between((lab.l()[i] / light.data()[i] - DULL) / (WHITE - DULL)) : 1;
-      known.data()[i] = lightest * white.alike(byRed, byBlue);
+    }
+    float[] alike = alike(white, red, blue, lightest);
+    for (int i = 0; i < lightest.length; i++) {
+      known.data()[i] = lightest[i] * alike[i];
     }
     double wide = Math.max(p.width(), p.height());
     return new Plane[] {
       enlarged(spread(red, known, wide), analysis), enlarged(spread(blue, known, wide), analysis)
     };
+  }
+
+  /**
+   * How much each place looks like a white surface, 0 to 1: by its lean, and wherever light goes
+   * over into that of such a place, as it does about a lamp.
+   */
+  private static float[] alike(CommonWhite white, Plane red, Plane blue, float[] lightest) {
+    float[] r = red.data();
+    float[] b = blue.data();
+    float[] out = new float[lightest.length];
+    for (int i = 0; i < out.length; i++) {
+      out[i] = lightest[i] > 0 ? white.alike(r[i], b[i]) : 0;
+    }
+    boolean[] seen = new boolean[out.length];
+    for (int i = 0; i < out.length; i++) {
+      if (out[i] > SURE && !seen[i]) {
+        for (int k :
+            FloodFill.of(
+                i,
+                red.width(),
+                red.height(),
+                false,
+                seen,
+                (from, to) ->
+                    lightest[to] > 0 && CommonWhite.goesOver(r[from], b[from], r[to], b[to]))) {
+          out[k] = 1;
+        }
+      }
+    }
+    return out;
   }
 
   /** Windows with their frames and reveals, which the view lights, 0 to 1. */

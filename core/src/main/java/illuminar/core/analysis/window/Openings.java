@@ -3,7 +3,6 @@ package illuminar.core.analysis.window;
 import illuminar.core.analysis.Analysis;
 import illuminar.core.analysis.light.MergedLight;
 import illuminar.core.colour.Stops;
-import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
 import java.util.ArrayList;
@@ -34,6 +33,12 @@ public final class Openings {
   /** Stops by which what is seen stands over the wall beside. */
   private static final float OVER_WALL = 1;
 
+  /** Pixels up to which a box is a click. */
+  private static final double CLICK = 4;
+
+  /** Half the box about a click where no pane is found, as a share of the grid's width. */
+  private static final double ABOUT = 0.05;
+
   private Openings() {}
 
   private record Found(List<Opening> openings) {}
@@ -43,38 +48,118 @@ public final class Openings {
     return analysis.keep(Found.class, "", 1, () -> new Found(found(analysis))).openings();
   }
 
+  /**
+   * What windows are looked for in; kept.
+   *
+   * @param small the grid of the tree
+   * @param fine light on the analysis grid, stops
+   */
+  private record Looked(Raster small, PaneTree tree, List<PaneTree.Pane> panes, Plane fine) {
+    static Looked at(Analysis analysis) {
+      return analysis.keep(
+          Looked.class,
+          "",
+          1,
+          () -> {
+            Raster small = Raster.fitted(analysis.fullWidth(), analysis.fullHeight(), LONG_EDGE);
+            PaneTree tree =
+                new PaneTree(MergedLight.of(analysis).draw(small, id -> analysis.draw(id, small)));
+            return new Looked(small, tree, tree.panes(), stops(MergedLight.luminance(analysis)));
+          });
+    }
+
+    private static Plane stops(Plane light) {
+      Plane stops = Plane.of(light.width(), light.height());
+      for (int i = 0; i < stops.data().length; i++) {
+        stops.data()[i] = Stops.of(light.data()[i]);
+      }
+      return stops;
+    }
+
+    /** Pixels of the analysis grid in one of the tree's. */
+    double fineness() {
+      return (double) fine.width() / small.width();
+    }
+  }
+
   private static List<Opening> found(Analysis analysis) {
-    Raster small = Raster.fitted(analysis.fullWidth(), analysis.fullHeight(), LONG_EDGE);
-    Picture light = MergedLight.of(analysis).draw(small, id -> analysis.draw(id, small));
-    PaneTree tree = new PaneTree(light);
+    Looked in = Looked.at(analysis);
     List<List<PaneTree.Pane>> windows =
-        new PaneLattice(small.width())
-            .windows(tree.panes()).stream().filter(w -> enough(w, small)).toList();
-    Plane fine = fine(analysis);
-    double k = (double) fine.width() / small.width();
-    QuadFit fit = new QuadFit(fine);
+        new PaneLattice(in.small.width())
+            .windows(in.panes).stream().filter(w -> enough(w, in.small)).toList();
+    QuadFit fit = new QuadFit(in.fine);
     List<Opening> out = new ArrayList<>();
     for (List<PaneTree.Pane> window : windows) {
-      float wall = wall(window, tree.stops());
+      float wall = wall(quads(window), in.tree.stops());
       float view = view(window);
-      if (onFloor(window, windows, small) || view < wall + OVER_WALL) {
+      if (onFloor(window, windows, in.small) || view < wall + OVER_WALL) {
         continue;
       }
-      Quad outline = fit.refined(PaneLattice.outline(window).times(k));
-      Quad whole = fit.refined(new Extent(fine, wall, tree.middle()).of(outline));
-      Quad glass = new Bars(fine, wall).glazed(whole);
-      out.add(new Opening(glass, Stops.light(wall), Stops.light(view)));
+      Quad outline = fit.refined(PaneLattice.outline(window).times(in.fineness()));
+      out.add(new Opening(glazed(outline, wall, in), Stops.light(wall), Stops.light(view)));
     }
     return out;
   }
 
-  private static Plane fine(Analysis analysis) {
-    Plane light = MergedLight.luminance(analysis);
-    Plane stops = Plane.of(light.width(), light.height());
-    for (int i = 0; i < stops.data().length; i++) {
-      stops.data()[i] = Stops.of(light.data()[i]);
+  /**
+   * The window in a box that somebody drew round it, or clicked into: the panes whose middle lies
+   * in the box, or the window whose pane holds the place; the box itself, its sides drawn to edges
+   * near them, where no panes are found.
+   *
+   * @param x0 left of the box in pixels of the analysis grid; {@code x1} right, the same for a
+   *     click
+   */
+  public static Opening in(Analysis analysis, double x0, double y0, double x1, double y1) {
+    Looked in = Looked.at(analysis);
+    double k = in.fineness();
+    QuadFit fit = new QuadFit(in.fine);
+    List<PaneTree.Pane> panes =
+        in.panes.stream().filter(p -> holds(p.quad(), x0 / k, y0 / k, x1 / k, y1 / k)).toList();
+    boolean click = x1 - x0 < CLICK || y1 - y0 < CLICK;
+    if (click && !panes.isEmpty()) {
+      panes = new PaneLattice(in.small.width()).windowOf(panes.get(0), in.panes);
     }
-    return stops;
+    double beside = click ? ABOUT * in.fine.width() : 0;
+    Quad box =
+        new Quad(
+            new double[] {x0 - beside, 0},
+            new double[] {x1 + beside, 0},
+            new double[] {y0 - beside, 0},
+            new double[] {y1 + beside, 0});
+    Quad sides = fit.refined(panes.isEmpty() ? box : PaneLattice.outline(panes).times(k));
+    float wall = wall(List.of(sides.times(1 / k)), in.tree.stops());
+    Quad glass = panes.isEmpty() ? sides : glazed(sides, wall, in);
+    return new Opening(glass, Stops.light(wall), Stops.light(brightest(sides, in.fine)));
+  }
+
+  /** A window as far as its bars and stiles go, less its frame. */
+  private static Quad glazed(Quad outline, float wall, Looked in) {
+    Quad whole =
+        new QuadFit(in.fine).refined(new Extent(in.fine, wall, in.tree.middle()).of(outline));
+    return new Bars(in.fine, wall).glazed(whole);
+  }
+
+  private static boolean holds(Quad pane, double x0, double y0, double x1, double y1) {
+    double[] m = pane.middle();
+    return m[0] > x0 && m[0] < x1 && m[1] > y0 && m[1] < y1
+        || pane.depth(x0, y0) > 0 && pane.depth(x1, y1) > 0;
+  }
+
+  /** Light that all but the lightest tenth within sides stays below, stops. */
+  private static float brightest(Quad sides, Plane stops) {
+    float[] found = new float[stops.data().length];
+    int n = 0;
+    for (int i = 0; i < found.length; i++) {
+      if (sides.depth(i % stops.width() + 0.5, i / stops.width() + 0.5) > 0) {
+        found[n++] = stops.data()[i];
+      }
+    }
+    Arrays.sort(found, 0, n);
+    return n == 0 ? 0 : found[(int) (0.9 * (n - 1))];
+  }
+
+  private static List<Quad> quads(List<PaneTree.Pane> window) {
+    return window.stream().map(PaneTree.Pane::quad).toList();
   }
 
   private static boolean enough(List<PaneTree.Pane> window, Raster small) {
@@ -104,7 +189,7 @@ public final class Openings {
   }
 
   /** Light about a window beyond its frame and what it lights, stops: a quarter lies below. */
-  private static float wall(List<PaneTree.Pane> window, Plane stops) {
+  private static float wall(List<Quad> window, Plane stops) {
     int near = Math.max(3, stops.width() / 60);
     int far = 3 * near;
     float[] found = new float[stops.data().length];
@@ -112,8 +197,8 @@ public final class Openings {
     for (int y = 0; y < stops.height(); y++) {
       for (int x = 0; x < stops.width(); x++) {
         double depth = Double.NEGATIVE_INFINITY;
-        for (PaneTree.Pane p : window) {
-          depth = Math.max(depth, p.quad().depth(x + 0.5, y + 0.5));
+        for (Quad q : window) {
+          depth = Math.max(depth, q.depth(x + 0.5, y + 0.5));
         }
         if (depth < -near && depth > -far) {
           found[n++] = stops.at(x, y);

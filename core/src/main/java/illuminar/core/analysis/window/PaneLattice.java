@@ -42,6 +42,13 @@ final class PaneLattice {
     return out;
   }
 
+  /** The window that one pane belongs to, weak or strong. */
+  List<PaneTree.Pane> windowOf(PaneTree.Pane pane, List<PaneTree.Pane> panes) {
+    int[] group = new int[panes.size()];
+    Arrays.fill(group, -1);
+    return withoutStrips(gathered(panes.indexOf(pane), panes, group, 0));
+  }
+
   /** Lit reveals, sills and casings beside a window have its sides, but not its panes' size. */
   private static List<PaneTree.Pane> withoutStrips(List<PaneTree.Pane> window) {
     double[] wide = window.stream().mapToDouble(p -> p.quad().wide()).sorted().toArray();

@@ -19,6 +19,7 @@ public final class Parts {
           SimilarColour.class,
           WindowFinder.class,
           Glazing.class,
+          HandWindow.class,
           BurntLight.class,
           Moving.class,
           FlashTrouble.class,
