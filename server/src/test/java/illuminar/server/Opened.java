@@ -4,8 +4,8 @@ import tools.jackson.databind.JsonNode;
 
 /**
  * The application with one view of the small demo card taken in, for all tests that look at it or
- * edit it; started once in each test process, at the first that asks. A test leaves the view lined up, and counts on
- * nothing that another did.
+ * edit it; started once in each test process, at the first that asks. A test leaves the view lined
+ * up, and counts on nothing that another did.
  */
 record Opened(TestServer server, Visitor visitor, String shoot, String id) {
 

@@ -98,7 +98,7 @@ final class ToneProposer implements Proposer {
     Draft draft = new Draft(recipe);
     draft.pass(
         "tone",
-        WhiteCurve.of(Channels.BRIGHTEST_CHANNEL, exposure, top),
+        WhiteCurve.of(Channels.BRIGHTNESS, exposure, top),
         Seen.besideWindows(recipe),
         1,
         said);

@@ -5,10 +5,10 @@ public enum Channels {
   /** On the luminance; hue and saturation stay. */
   LIGHTNESS,
   /**
-   * On the brightest of red, green and blue, the others in proportion: hue and saturation stay, and
-   * no colour becomes too bright to be shown.
+   * On the mean, in stops, of luminance and the brightest of red, green and blue: hue and
+   * saturation stay, and strong colours are held back before they become too bright to be shown.
    */
-  BRIGHTEST_CHANNEL,
+  BRIGHTNESS,
   /** On red, green and blue alike, each by itself: contrast raises saturation. */
   ALL_CHANNELS,
   RED,

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import illuminar.core.analysis.cast.Casts;
+import illuminar.core.ground.Ground;
 import illuminar.core.pass.Pass;
 import illuminar.core.pass.kinds.BringFrame;
 import illuminar.core.pass.kinds.ClearCasts;
@@ -46,6 +47,19 @@ class RecipeJsonTest {
     assertThat(DrawnLine.read(brush.strokes().get(0).path()).points())
         .containsExactly(new Point(0.25, 0.5), new Point(0.3, 0.4));
     assertThat(json.read(json.write(recipe))).isEqualTo(recipe);
+  }
+
+  /** Merges saved before light was shown as it was lit were the camera's rendition. */
+  @Test
+  void olderMergesAreTheCamerasRendition() {
+    Recipe recipe =
+        json.read(
+            """
+            {"ground": {"kind": "radiance-merge", "frames": ["a"], "exposure": 0.5,
+              "compression": 0.55, "calm": 0, "towards": "a"}, "passes": [], "regions": []}
+            """);
+    assertThat(recipe.ground())
+        .isEqualTo(new Ground.RadianceMerge(List.of("a"), 0.5, 0.55, 0, 0, "a"));
   }
 
   /** Passes that have learnt something since open as they were meant. */

@@ -33,6 +33,9 @@ final class PaneTree {
   /** Stops over the middle of the picture that a pane by itself stands. */
   private static final double OVER_ROOM = 1.2;
 
+  /** The same from which on one side may be lost in a curtain or a lit reveal. */
+  private static final double FAR_OVER_ROOM = 3;
+
   /** Red over blue from which on light is a lamp's. */
   private static final double LAMP = 1.7;
 
@@ -158,7 +161,8 @@ final class PaneTree {
     }
     Arrays.sort(tones);
     float tone = tones[tones.length / 2];
-    boolean strong = sum / sides >= STRONG && clear == sides && tone > middle() + OVER_ROOM;
+    boolean enough = clear == sides || tone > middle() + FAR_OVER_ROOM;
+    boolean strong = sum / sides >= STRONG && enough && tone > middle() + OVER_ROOM;
     return new Pane(quad, strong, tone);
   }
 

@@ -44,7 +44,7 @@ public final class ByTone {
   public PreparedPass on(Channels channels) {
     return switch (channels) {
       case LIGHTNESS -> new OnLightness(this);
-      case BRIGHTEST_CHANNEL -> new OnBrightest(this);
+      case BRIGHTNESS -> new OnBrightness(this);
       default -> new OnChannels(this, channels);
     };
   }
@@ -67,8 +67,8 @@ public final class ByTone {
     }
   }
 
-  /** On the brightest of the channels with sRGB primaries. */
-  private record OnBrightest(ByTone table) implements PreparedPass.OnLight {
+  /** On the mean of luminance and the brightest channel with sRGB primaries. */
+  private record OnBrightness(ByTone table) implements PreparedPass.OnLight {
 
     @Override
     public void apply(Tile tile, Picture p) {
@@ -78,7 +78,8 @@ public final class ByTone {
           (i, m) -> {
             Matrix3.apply(TO_SRGB, p.r()[i], p.g()[i], p.b()[i], c);
             float most = Math.max(c[0], Math.max(c[1], c[2]));
-            float k = most > 0 ? Stops.light(table.gain(Stops.of(most))) : 1;
+            float tone = (Stops.of(most) + Stops.of(p.luminanceAt(i))) / 2;
+            float k = Stops.light(table.gain(tone));
             float by = 1 + (k - 1) * m;
             p.r()[i] *= by;
             p.g()[i] *= by;

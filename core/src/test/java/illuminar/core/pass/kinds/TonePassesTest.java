@@ -102,28 +102,43 @@ class TonePassesTest {
     }
   }
 
-  /** Colours keep the ratios of their channels, and a curve below white leaves none too bright. */
+  /** Colours keep the ratios of their channels, and strong ones are lifted less than greys. */
   @Test
-  void aCurveByTheBrightestChannelBurnsNoColour() {
+  void aCurveByBrightnessHoldsStrongColoursBack() {
     List<Point> lighter = List.of(new Point(-6, -4), new Point(-2, -0.5), new Point(0, -0.1));
-    ToneCurve brightest = new ToneCurve(Channels.BRIGHTEST_CHANNEL, lighter);
+    ToneCurve brightness = new ToneCurve(Channels.BRIGHTNESS, lighter);
     ToneCurve lightness = new ToneCurve(Channels.LIGHTNESS, lighter);
     for (int k = 0; k < 5; k++) {
       int x = 24 + 48 * k;
-      double[] before = Painted.codes(Painted.picture(Painted.COLOURS), x, 50);
-      double[] after = Painted.codes(Painted.picture(Painted.COLOURS, brightest), x, 50);
-      double most = Srgb.decode(Math.max(before[0], Math.max(before[1], before[2])));
-      double shown = Srgb.decode(Math.max(after[0], Math.max(after[1], after[2])));
-      assertThat(Math.log(shown) / Math.log(2))
-          .isCloseTo(brightest.at(Math.log(most) / Math.log(2)), within(0.01));
-      assertThat(Srgb.decode(after[0]) / Srgb.decode(after[1]))
-          .isCloseTo(Srgb.decode(before[0]) / Srgb.decode(before[1]), within(0.01));
+      double[] before = linear(Painted.picture(Painted.COLOURS), x);
+      double[] after = linear(Painted.picture(Painted.COLOURS, brightness), x);
+      double[] light = linear(Painted.picture(Painted.COLOURS, lightness), x);
+      double tone = (stops(most(before)) + stops(before[3])) / 2;
+      assertThat(stops(most(after)) - stops(most(before)))
+          .isCloseTo(brightness.at(tone) - tone, within(0.02));
+      assertThat(after[0] / after[1]).isCloseTo(before[0] / before[1], within(0.01));
+      assertThat(most(after)).isLessThanOrEqualTo(most(light) + 1e-6);
     }
-    Picture grey = Painted.picture(Painted.GREYS, brightest);
+    Picture grey = Painted.picture(Painted.GREYS, brightness);
     Picture same = Painted.picture(Painted.GREYS, lightness);
     for (int x = 30; x < Painted.W; x += 17) {
       assertThat(grey.luminanceAt(x)).isCloseTo(same.luminanceAt(x), within(0.002f));
     }
+  }
+
+  /** Linear red, green, blue and luminance at a place of the row 50. */
+  private static double[] linear(Picture p, int x) {
+    int i = 50 * Painted.W + x;
+    double[] rgb = illuminar.core.colour.Space.WORK_TO_SRGB.apply(p.r()[i], p.g()[i], p.b()[i]);
+    return new double[] {rgb[0], rgb[1], rgb[2], p.luminanceAt(i)};
+  }
+
+  private static double most(double[] rgb) {
+    return Math.max(rgb[0], Math.max(rgb[1], rgb[2]));
+  }
+
+  private static double stops(double light) {
+    return Math.log(light) / Math.log(2);
   }
 
   @Test
