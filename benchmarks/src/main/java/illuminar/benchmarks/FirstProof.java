@@ -84,7 +84,7 @@ final class FirstProof {
       FirstVersion.of(new PreviewSession(analysis, new RenderCache(100_000_000)));
     }
     table.most(
-        "All six views",
+        "The whole shoot",
         "first versions of the whole shoot, from card",
         (System.nanoTime() - start) / 1e9,
         "s",

@@ -104,6 +104,22 @@ class RegionsTest {
   }
 
   @Test
+  void aWindowIsFoundByAClickOrABox() {
+    page.keyboard().press("n");
+    page.keyboard().press("j");
+    assertThat(page.getByText("Click into a window, or drag a box round it.")).isVisible();
+    bench.click(0.5, 0.36);
+    bench.expectParts(1);
+    assertThat(bench.parts().first()).hasAttribute("data-kind", "hand-window");
+    bench.waitForShare("Region 2", 0.02, 0.12);
+    bench.set("Things before it left out", "0");
+    assertThat(bench.number("Things before it left out")).hasValue("0 %");
+    bench.reload();
+    bench.button("Region Region 2").click();
+    bench.waitForShare("Region 2", 0.03, 0.14);
+  }
+
+  @Test
   void coloursArePickedOnThePicture() {
     page.keyboard().press("n");
     page.keyboard().press("u");

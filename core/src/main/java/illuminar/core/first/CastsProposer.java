@@ -29,6 +29,12 @@ final class CastsProposer implements Proposer {
   private static final double BY_SURFACES = 0.8;
   private static final double WARMTH = 0.3;
 
+  /** Shares of the amount that are tried, until coloured things keep enough of their colour. */
+  private static final double[] SHARES = {1, 0.6};
+
+  /** Chroma that coloured things keep at least, as a share. */
+  private static final double KEPT = 0.7;
+
   @Override
   public Proposal propose(Recipe recipe, PreviewSession session) {
     if (Outdoors.seen(session.analysis())) {
@@ -61,11 +67,25 @@ final class CastsProposer implements Proposer {
             "Light surfaces lean by C* %.1f; %s their own colour. Some of the lamps' warmth stays.",
             lean,
             told.words);
-    Draft draft = new Draft(recipe);
-    Where beside = Seen.besideFrames(draft, recipe, session.analysis());
-    draft.pass(
-        "casts", new ClearCasts(told.source, told.reference, told.amount, WARMTH), beside, 1, why);
-    return new Proposal(draft.done(), why);
+    for (double share : SHARES) {
+      Draft draft = new Draft(recipe);
+      Where beside = Seen.besideFrames(draft, recipe, session.analysis());
+      ClearCasts move =
+          new ClearCasts(told.source, told.reference, rounded(share * told.amount), WARMTH);
+      draft.pass(
+          "casts", move, beside, 1, share < 1 ? why + " More would fade coloured things." : why);
+      Seen.Done done = seen.doneBy(Seen.of(draft.done(), session));
+      if (done.neutral() < lean && done.coloured() > KEPT) {
+        return new Proposal(draft.done(), why);
+      }
+    }
+    return Proposal.none(
+        recipe,
+        "Clearing casts would fade coloured things, or bring light surfaces no nearer to neutral.");
+  }
+
+  private static double rounded(double share) {
+    return Math.round(share * 100) / 100.0;
   }
 
   /** What tells the casts best: the flash, else a frame without the lamps, else surfaces. */

@@ -28,6 +28,9 @@ final class Seen {
   /** Chroma up to which a surface may be a white one under a cast. */
   private static final double NEUTRAL = 20;
 
+  /** Chroma from which on a thing is coloured under any cast. */
+  private static final double COLOURED = 30;
+
   /** Bars and frames of windows, as a share of the picture's long edge. */
   private static final double FRAMES = 0.004;
 
@@ -138,7 +141,7 @@ final class Seen {
   private List<Lab> shuffledNeutral() {
     List<Lab> all = new ArrayList<>();
     for (int i = 0; i < outside.length; i++) {
-      Lab lab = Lab.ofWork(picture.r()[i], picture.g()[i], picture.b()[i]);
+      Lab lab = lab(i);
       if (outside[i] < 0.01f && lab.l() > 40 && lab.l() < 97 && lab.chroma() < NEUTRAL) {
         all.add(lab);
       }
@@ -150,5 +153,40 @@ final class Seen {
   /** Share of the room's pixels that {@link #nearlyNeutral} chooses from, 0 to 1. */
   double neutralShare() {
     return (double) nearlyNeutral(Integer.MAX_VALUE).size() / Math.max(1, outside.length);
+  }
+
+  /**
+   * What a pass did to colours beside the windows, on one picture before it and one after.
+   *
+   * @param neutral mean chroma afterwards of the light surfaces that were nearly neutral
+   * @param coloured chroma that coloured things kept, as a share of what they had
+   */
+  record Done(double neutral, double coloured) {}
+
+  /** What was done from this picture to the next, which shows the same places. */
+  Done doneBy(Seen next) {
+    double neutral = 0;
+    double had = 0;
+    double kept = 0;
+    int n = 0;
+    for (int i = 0; i < outside.length; i++) {
+      if (outside[i] >= 0.01f) {
+        continue;
+      }
+      Lab was = lab(i);
+      Lab is = next.lab(i);
+      if (was.l() > 40 && was.l() < 97 && was.chroma() < NEUTRAL) {
+        neutral += is.chroma();
+        n++;
+      } else if (was.l() > 20 && was.chroma() > COLOURED) {
+        had += was.chroma();
+        kept += is.chroma();
+      }
+    }
+    return new Done(n == 0 ? 0 : neutral / n, had == 0 ? 1 : kept / had);
+  }
+
+  private Lab lab(int i) {
+    return Lab.ofWork(picture.r()[i], picture.g()[i], picture.b()[i]);
   }
 }
