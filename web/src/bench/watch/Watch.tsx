@@ -11,12 +11,13 @@ import { useView } from "../state/view";
 import { useViewport } from "../state/viewport";
 import { usePlace } from "../stage/place";
 
-const NAME = { HALO: "Halo", MUD: "Mud", OVERSPRAY: "Overspray" } as const;
+const NAME = { HALO: "Halo", MUD: "Mud", OVERSPRAY: "Overspray", RIDGE: "New line" } as const;
 
 /** A fault's size in words. */
 function size(f: Finding): string {
   if (f.kind === "HALO") return `${f.amount.toFixed(2)} st beside an edge`;
   if (f.kind === "MUD") return `${Math.round(100 * Math.min(1, f.amount))} % of the texture gone`;
+  if (f.kind === "RIDGE") return `L* ${f.amount.toFixed(1)} along a line that no frame has`;
   return `ΔE ${f.amount.toFixed(1)} beyond an edge`;
 }
 
@@ -107,7 +108,7 @@ function List() {
       </Typography>
       {found.error && <Typography color={look.alarm}>{found.error.message}</Typography>}
       {!all && !found.error && <Typography color="text.secondary">Looking the picture over…</Typography>}
-      {all?.length === 0 && <Typography>No halo, no mud, no overspray.</Typography>}
+      {all?.length === 0 && <Typography>No halo, no mud, no overspray, no new line.</Typography>}
       {all?.map((f, i) => (
         <Button
           key={`${f.kind} ${f.at.x} ${f.at.y}`}
@@ -167,4 +168,4 @@ function Marks() {
   );
 }
 
-const DASH = { HALO: "none", MUD: "1 3", OVERSPRAY: "6 3" } as const;
+const DASH = { HALO: "none", MUD: "1 3", OVERSPRAY: "6 3", RIDGE: "10 2 2 2" } as const;

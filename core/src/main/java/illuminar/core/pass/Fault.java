@@ -7,5 +7,7 @@ public enum Fault {
   /** Lifted darks whose texture has gone flat. */
   MUD,
   /** A pass that reaches over an edge into the neighbour. */
-  OVERSPRAY
+  OVERSPRAY,
+  /** A thin line that no frame has. */
+  RIDGE
 }

@@ -9,7 +9,7 @@ import illuminar.core.picture.Point;
  * @param at its middle, as a fraction of the view's long edge
  * @param radius how far it reaches from there, as such a fraction
  * @param amount stops for halos, share of texture lost for mud (0 to 1), CIE 1976 colour difference
- *     for overspray
+ *     for overspray, L* for ridges
  * @param pass id of the pass that makes it, or empty for the ground
  * @param mends name of the control of that pass, of its region, or of the ground that mends it
  */

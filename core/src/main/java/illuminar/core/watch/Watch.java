@@ -19,13 +19,14 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * Looks the present picture over for halos, mud and overspray: against the light of the frames, and
- * step by step, so that each is laid to the pass that makes it.
+ * Looks the present picture over for halos, mud, overspray and lines that no frame has: against the
+ * light of the frames, and step by step, so that each is laid to the pass that makes it.
  *
  * <p>A halo is a change of the gain (picture over light, in stops) along an even surface towards a
  * strong edge. Mud is a lifted dark whose texture, over that of the light, has gone flat: the slope
  * of the tone curve in the darks, measured in place. Overspray is a pass that works beyond a strong
- * edge of its region's inside and fades there. Thresholds are our own, common practice; no source.
+ * edge of its region's inside and fades there. Lines are those of {@link Ridges}. Thresholds are
+ * our own, common practice; no source.
  */
 public final class Watch {
   /** Long edge of the picture that is looked over. */
@@ -74,6 +75,7 @@ public final class Watch {
     List<Finding> out = new ArrayList<>(watch.halos());
     out.addAll(watch.overspray());
     out.addAll(watch.mud());
+    out.addAll(watch.ridges());
     return List.copyOf(out);
   }
 
@@ -181,7 +183,7 @@ public final class Watch {
     Pass pass = passes.get(step - 1);
     boolean everywhere = pass.where().everywhere();
     return PassKind.mending(fault, pass.move(), everywhere)
-        .orElse(fault == Fault.HALO && !everywhere ? "region edge" : "strength");
+        .orElse(fault != Fault.MUD && !everywhere ? "region edge" : "strength");
   }
 
   private Finding finding(Fault kind, Spots.Spot s, String mends) {
@@ -223,6 +225,23 @@ public final class Watch {
         add(spots, way, seen, own);
       }
     }
+  }
+
+  private List<Finding> ridges() {
+    Spots spots = new Spots(raster.width(), raster.height(), labs.size());
+    List<Plane> shown =
+        labs.stream().map(l -> new Plane(raster.width(), raster.height(), l.l())).toList();
+    for (Ridges.Place place : Ridges.of(shown.get(shown.size() - 1), light)) {
+      double[] share = new double[labs.size()];
+      for (int k = 0; k < share.length; k++) {
+        double before = k == 0 ? 0 : place.in(shown.get(k - 1));
+        share[k] = (place.in(shown.get(k)) - before) * Math.signum(place.amount());
+      }
+      spots.add(place.x(), place.y(), Math.abs(place.amount()), share);
+    }
+    return spots.all(4, MOST).stream()
+        .map(s -> finding(Fault.RIDGE, s, mends(Fault.RIDGE, s.step())))
+        .toList();
   }
 
   private List<Finding> mud() {

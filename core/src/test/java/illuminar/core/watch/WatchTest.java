@@ -63,6 +63,33 @@ class WatchTest {
     assertThat(of(Fault.HALO, found)).isEmpty();
   }
 
+  /** A strip two pixels wide and lighter by a fifth of a stop: thin, long, and in no frame. */
+  @Test
+  void aLineThatNoFrameHasIsFoundOnTheSpotAndLaidToItsPass() {
+    Outline strip =
+        new Outline(
+            List.of(
+                new Point(0.05, 0.600), new Point(0.30, 0.600),
+                new Point(0.30, 0.602), new Point(0.05, 0.602)),
+            false);
+    Region line =
+        new Region("l", "Line", List.of(new Part("o", Part.Combine.ADD, strip)), 0, false);
+    List<Finding> found = of(Fault.RIDGE, over(line, false, new Tone(0.3, 0, 0, 0)));
+    assertThat(found).isNotEmpty();
+    assertThat(found).allSatisfy(f -> assertThat(f.pass()).isEqualTo("p"));
+    assertThat(found.get(0).at().y()).isBetween(0.59, 0.612);
+    assertThat(found.get(0).at().x()).isBetween(0.05, 0.30);
+    assertThat(found.get(0).amount()).isBetween(1.0, 8.0);
+    assertThat(of(Fault.RIDGE, over(line, true, new Tone(0.3, 0, 0, 0)))).isNotEmpty();
+  }
+
+  /** What stands in the frames is shown with more contrast: a bar stays a bar. */
+  @Test
+  void linesOfTheFramesAreNoFault() {
+    Region all = new Region("e", "All", List.of(), 0, true);
+    assertThat(of(Fault.RIDGE, over(all, false, new Tone(0.4, 30, 0, 0)))).isEmpty();
+  }
+
   /** A window's mask softened into the wall darkens the wall beside it: both are seen there. */
   @Test
   void aSoftWindowMaskIsOversprayOnTheWallBesideIt() {

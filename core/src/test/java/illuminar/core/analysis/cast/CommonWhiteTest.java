@@ -49,12 +49,20 @@ class CommonWhiteTest {
     assertThat(white.alike(lean(0.30, 0.42), lean(0.30, 0.42))).isLessThan(0.05f);
   }
 
-  /** A wall near a lamp is warmer than one at the window and still the same paint. */
+  /** A wall near a lamp is warmer than one at the window, step by step, and still white. */
   @Test
   void mixedLightOnWhiteIsStillWhite() {
     CommonWhite white = new CommonWhite(-0.1f, 0.15f);
-    assertThat(white.alike(0.2f, -0.2f)).isGreaterThan(0.9f);
-    assertThat(white.alike(0.9f, -1.4f)).as("orange").isLessThan(0.05f);
+    assertThat(white.alike(0.05f, -0.05f)).as("a little warmer").isGreaterThan(0.9f);
+    assertThat(white.alike(0.9f, -1.4f)).as("orange by itself").isLessThan(0.05f);
+    float red = -0.1f;
+    float blue = 0.15f;
+    for (int k = 0; k < 30; k++) {
+      assertThat(CommonWhite.goesOver(red, blue, red + 0.033f, blue - 0.051f)).isTrue();
+      red += 0.033f;
+      blue -= 0.051f;
+    }
+    assertThat(CommonWhite.goesOver(-0.1f, 0.15f, 0.3f, -0.5f)).as("a wooden door").isFalse();
   }
 
   @Test
