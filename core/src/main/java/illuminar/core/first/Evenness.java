@@ -35,21 +35,6 @@ final class Evenness {
     return n == 0 ? 0 : sum / n;
   }
 
-  /** Tone that half of all openings' view stays below, stops; far below where there is none. */
-  static double middle(Picture picture, Analysis analysis) {
-    Plane light = MergedLight.luminance(analysis);
-    float[] all = new float[light.data().length];
-    int n = 0;
-    for (Opening opening : Openings.of(analysis)) {
-      float[] tones = pairs(picture, light, opening)[1];
-      int more = Math.min(tones.length, all.length - n);
-      System.arraycopy(tones, 0, all, n, more);
-      n += more;
-    }
-    Arrays.sort(all, 0, n);
-    return n == 0 ? -20 : all[n / 2];
-  }
-
   private static float[][] pairs(Picture picture, Plane light, Opening opening) {
     float[][] out = new float[2][light.data().length];
     int n = 0;
