@@ -7,6 +7,7 @@ import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 
 /**
@@ -35,6 +36,9 @@ public final class Openings {
 
   /** Pixels up to which a box is a click. */
   private static final double CLICK = 4;
+
+  /** Width of a bar at most, as a share of the grid's width. */
+  private static final double BAR = 0.02;
 
   /** Half the box about a click where no pane is found, as a share of the grid's width. */
   private static final double ABOUT = 0.05;
@@ -113,12 +117,13 @@ public final class Openings {
     Looked in = Looked.at(analysis);
     double k = in.fineness();
     QuadFit fit = new QuadFit(in.fine);
-    List<PaneTree.Pane> panes =
-        in.panes.stream().filter(p -> holds(p.quad(), x0 / k, y0 / k, x1 / k, y1 / k)).toList();
     boolean click = x1 - x0 < CLICK || y1 - y0 < CLICK;
-    if (click && !panes.isEmpty()) {
-      panes = new PaneLattice(in.small.width()).windowOf(panes.get(0), in.panes);
-    }
+    List<PaneTree.Pane> panes =
+        click
+            ? about(x0 / k, y0 / k, in)
+            : in.panes.stream()
+                .filter(p -> holds(p.quad(), x0 / k, y0 / k, x1 / k, y1 / k))
+                .toList();
     double beside = click ? ABOUT * in.fine.width() : 0;
     Quad box =
         new Quad(
@@ -139,10 +144,20 @@ public final class Openings {
     return new Bars(in.fine, wall).glazed(whole);
   }
 
+  /** The window whose pane holds a place, or lies beside the bar on which it is. */
+  private static List<PaneTree.Pane> about(double x, double y, Looked in) {
+    double bar = BAR * in.small.width();
+    return in.panes.stream()
+        .filter(p -> p.quad().depth(x, y) > -bar)
+        .max(Comparator.comparingDouble(p -> p.quad().depth(x, y)))
+        .map(p -> new PaneLattice(in.small.width()).windowOf(p, in.panes))
+        .orElse(List.of());
+  }
+
   private static boolean holds(Quad pane, double x0, double y0, double x1, double y1) {
     double[] m = pane.middle();
-    return m[0] > x0 && m[0] < x1 && m[1] > y0 && m[1] < y1
-        || pane.depth(x0, y0) > 0 && pane.depth(x1, y1) > 0;
+    boolean within = m[0] > x0 && m[0] < x1 && m[1] > y0 && m[1] < y1;
+    return within || pane.depth(x0, y0) > 0 && pane.depth(x1, y1) > 0;
   }
 
   /** Light that all but the lightest tenth within sides stays below, stops. */

@@ -99,6 +99,14 @@ class HandWindowTest {
   }
 
   @Test
+  void aClickOnABarIsAClickIntoTheWindow() {
+    float[] onBar = draw(new HandWindow(at(600, 300), at(600, 300), 1, 0, 3), WHOLE);
+    assertThat(onBar[250 * W + 650]).isEqualTo(1);
+    assertThat(onBar[250 * W + 520]).isEqualTo(1);
+    assertThat(onBar[300 * W + 600]).isLessThan(0.05f);
+  }
+
+  @Test
   void whatStandsBeforeItCanBelongToIt() {
     float[] drawn = draw(click(0), WHOLE);
     assertThat(drawn[300 * W + 600]).isEqualTo(1);
