@@ -63,7 +63,8 @@ final class FlashProof {
   void all() {
     Scene scene = view.scene().get();
     for (Light light : scene.lighting().lights()) {
-      int group = light instanceof Disc disc && disc.radius() < BARE ? disc.group() : -1;
+      boolean flash = truth.names().get(light.group()).startsWith("flash");
+      int group = flash && light instanceof Disc disc && disc.radius() < BARE ? light.group() : -1;
       for (int k = 0; k < view.shots().size(); k++) {
         if (group >= 0
             && view.shots().get(k).flash()

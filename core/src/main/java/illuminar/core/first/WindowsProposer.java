@@ -69,16 +69,16 @@ final class WindowsProposer implements Proposer {
               ? "What burns is not enclosed by anything dark, so it is no view from a room."
               : "No pane is burnt in the room's frame and clear in a darker one.");
     }
-    if (held
-        && (panes.straightShare() >= STRAIGHT
-            || panes.raggedness() <= RAGGED && Openings.filled(analysis) >= FILLED)) {
+    boolean merged = recipe.ground() instanceof Ground.RadianceMerge;
+    boolean smooth = panes.raggedness() <= RAGGED && Openings.filled(analysis) >= FILLED;
+    if (held && (panes.straightShare() >= STRAIGHT || smooth && !merged)) {
       return broughtIn(recipe, analysis, panes);
     }
     Raster grid = analysis.raster();
     double without = Evenness.of(session.picture(recipe, grid), analysis);
     Proposal curve = byOneCurve(recipe, analysis, openings, without);
     double with = Evenness.of(session.picture(curve.recipe(), grid), analysis);
-    return recipe.ground() instanceof Ground.RadianceMerge || with < without
+    return merged || with < without
         ? curve
         : Proposal.none(recipe, "The blend shows the view as evenly as one curve would.");
   }
