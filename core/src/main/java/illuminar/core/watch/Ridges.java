@@ -13,7 +13,7 @@ import java.util.List;
  */
 final class Ridges {
   /** Lightness over both sides from which on a line is seen. */
-  private static final float SEEN = 1;
+  static final float SEEN = 1;
 
   /** Pixels to either side that are compared. */
   private static final int SIDE = 3;

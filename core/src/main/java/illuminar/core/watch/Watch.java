@@ -233,11 +233,19 @@ public final class Watch {
         labs.stream().map(l -> new Plane(raster.width(), raster.height(), l.l())).toList();
     for (Ridges.Place place : Ridges.of(shown.get(shown.size() - 1), light)) {
       double[] share = new double[labs.size()];
+      double relit = 0;
       for (int k = 0; k < share.length; k++) {
         double before = k == 0 ? 0 : place.in(shown.get(k - 1));
-        share[k] = (place.in(shown.get(k)) - before) * Math.signum(place.amount());
+        double added = (place.in(shown.get(k)) - before) * Math.signum(place.amount());
+        boolean mixed = k > 0 && relights(k);
+        relit += mixed ? added : 0;
+        share[k] = mixed ? 0 : added;
       }
-      spots.add(place.x(), place.y(), Math.abs(place.amount()), share);
+      // what mixed light shows, the frame that it was taken from has
+      double own = Math.abs(place.amount()) - Math.max(0, relit);
+      if (own > Ridges.SEEN) {
+        spots.add(place.x(), place.y(), own, share);
+      }
     }
     return spots.all(4, MOST).stream()
         .map(s -> finding(Fault.RIDGE, s, mends(Fault.RIDGE, s.step())))
