@@ -56,11 +56,8 @@ final class FirstProof {
     Recipe first = FirstVersion.of(session);
     System.out.printf("  first version in %.1f s%n", (System.nanoTime() - start) / 1e9);
     first.passes().forEach(p -> System.out.println("    " + p.move() + " " + p.why()));
-    Lab[] should = truthPicture();
     Lab[] ours = sampled(session.picture(first, whole));
-    Lab[] theirs = fused();
-    boolean front = first.ground() instanceof Ground.EvenBlend;
-    if (front) {
+    if (first.ground() instanceof Ground.EvenBlend) {
       table.most(
           view.title(),
           "first version from the camera's frame, lightness fitted",
@@ -68,8 +65,9 @@ final class FirstProof {
           "CIEDE2000",
           3);
     } else {
-      double own = ViewJudge.matched(List.of(should), List.of(ours));
-      double other = ViewJudge.matched(List.of(should), List.of(theirs));
+      List<Lab> should = List.of(truthPicture());
+      double own = ViewJudge.matched(should, List.of(ours));
+      double other = ViewJudge.matched(should, List.of(fused()));
       System.out.printf("  from the truth picture: %.2f, reference fusion %.2f%n", own, other);
       table.most(
           view.title(),

@@ -2,19 +2,13 @@ package illuminar.benchmarks;
 
 import illuminar.core.analysis.Analysis;
 import illuminar.core.colour.Lab;
-import illuminar.core.colour.Space;
-import illuminar.core.colour.Srgb;
 import illuminar.core.first.FirstVersion;
 import illuminar.core.frame.Codes;
-import illuminar.core.frame.Frame;
 import illuminar.core.frame.Pyramid;
 import illuminar.core.frame.Response;
 import illuminar.core.frame.Similarity;
-import illuminar.core.ground.Ground;
 import illuminar.core.lineup.LineUp;
 import illuminar.core.lineup.LinedUp;
-import illuminar.core.measure.Overshoot;
-import illuminar.core.pass.Pass;
 import illuminar.core.picture.AreaResize;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
@@ -67,23 +61,21 @@ final class ViewProof {
     return !recipe.regions().isEmpty() && truth.names().contains("daylight");
   }
 
-  private WindowsProof windows() {
-    return new WindowsProof(demo, truth, table, session, recipe);
-  }
-
   /** Everything that can be measured of this view. */
   void all() {
+    Optional<WindowsProof> windows =
+        hasPanes()
+            ? Optional.of(new WindowsProof(demo, truth, table, session, recipe, full))
+            : Optional.empty();
     if (view.shots().size() > 1) {
       lineUp(placed);
       response();
-      blend();
+      new BlendProof(view, truth, table, analysis, windows).all();
     }
     if (view.name().equals("instrument-room")) {
       displaced();
     }
-    if (hasPanes()) {
-      windows().all();
-    }
+    windows.ifPresent(WindowsProof::all);
     if (view.name().equals("long-table-room")) {
       new LightsProof(view, truth, table, analysis).all();
     }
@@ -251,72 +243,5 @@ final class ViewProof {
         d[(int) (d.length * 0.99)],
         "CIEDE2000",
         2.0);
-  }
-
-  /** The even blend beside the reference library's exposure fusion on the same frames in place. */
-  private void blend() {
-    int w = analysis.fullWidth();
-    int h = analysis.fullHeight();
-    List<Codes> aligned = new ArrayList<>();
-    List<Plane> grey = new ArrayList<>();
-    List<String> ids = analysis.frames().ambient().stream().map(Frame::id).toList();
-    for (String id : ids) {
-      Picture p = analysis.draw(id, Raster.whole(w, h, 1));
-      byte[] rgb = new byte[w * h * 3];
-      Plane g = Plane.of(w, h);
-      for (int i = 0; i < w * h; i++) {
-        float[] code = {
-          Srgb.encodeFast(p.r()[i]), Srgb.encodeFast(p.g()[i]), Srgb.encodeFast(p.b()[i])
-        };
-        g.data()[i] = 0.299f * code[0] + 0.587f * code[1] + 0.114f * code[2];
-        for (int c = 0; c < 3; c++) {
-          rgb[3 * i + c] = (byte) (int) (code[c] * 255 + 0.5f);
-        }
-      }
-      grey.add(g);
-      aligned.add(Codes.of8(w, h, rgb));
-    }
-    Plane theirs = Reference.grey(Reference.fuse(Reference.mats(aligned)));
-    Recipe ground =
-        new Recipe(
-            new Ground.EvenBlend(ids, 0, analysis.frames().anchor()), List.of(), List.<Pass>of());
-    Picture ours =
-        new PreviewSession(analysis, new RenderCache(1)).picture(ground, Raster.whole(w, h, 1));
-    Plane oursGrey = Plane.of(w, h);
-    for (int i = 0; i < w * h; i++) {
-      double[] s = Space.WORK_TO_SRGB.apply(ours.r()[i], ours.g()[i], ours.b()[i]);
-      oursGrey.data()[i] =
-          0.299f * Srgb.encodeFast((float) s[0])
-              + 0.587f * Srgb.encodeFast((float) s[1])
-              + 0.114f * Srgb.encodeFast((float) s[2]);
-    }
-    double q = MefSsim.of(grey, oursGrey);
-    double reference = MefSsim.of(grey, theirs);
-    System.out.printf("even blend MEF-SSIM %.4f, reference library %.4f%n", q, reference);
-    table.least(
-        view.title(),
-        "even blend, MEF-SSIM less the reference library's",
-        q - reference,
-        "",
-        -0.005);
-    if (!hasPanes()) {
-      return;
-    }
-    Plane room = windows().room();
-    Plane mask = new Plane(w, h, truth.truth().outside());
-    double halo = Overshoot.percent(lightness(oursGrey), room, mask, 6, 5);
-    double theirHalo = Overshoot.percent(lightness(theirs), room, mask, 6, 5);
-    System.out.printf("even blend halo %.2f %%, reference library %.2f %%%n", halo, theirHalo);
-    table.most(
-        view.title(), "even blend, halo less the reference library's", halo - theirHalo, "%", 0);
-  }
-
-  private static Plane lightness(Plane grey) {
-    Plane out = Plane.of(grey.width(), grey.height());
-    for (int i = 0; i < out.data().length; i++) {
-      double light = Srgb.decode(grey.data()[i]);
-      out.data()[i] = (float) Lab.ofSrgb(light, light, light).l();
-    }
-    return out;
   }
 }

@@ -30,15 +30,22 @@ final class WindowsProof {
 
   /**
    * @param recipe with the windows' passes
+   * @param full its picture at full size
    */
-  WindowsProof(DemoView demo, Radiance truth, Table table, PreviewSession session, Recipe recipe) {
+  WindowsProof(
+      DemoView demo,
+      Radiance truth,
+      Table table,
+      PreviewSession session,
+      Recipe recipe,
+      Picture full) {
     this.demo = demo;
     this.truth = truth;
     this.table = table;
     this.session = session;
     this.recipe = recipe;
     analysis = session.analysis();
-    full = session.picture(recipe, whole());
+    this.full = full;
   }
 
   private Raster whole() {

@@ -72,11 +72,11 @@ final class CastsProposer implements Proposer {
       Where beside = Seen.besideFrames(draft, recipe, session.analysis());
       ClearCasts move =
           new ClearCasts(told.source, told.reference, rounded(share * told.amount), WARMTH);
-      draft.pass(
-          "casts", move, beside, 1, share < 1 ? why + " More would fade coloured things." : why);
+      String said = share < 1 ? why + " More would fade coloured things." : why;
+      draft.pass("casts", move, beside, 1, said);
       Seen.Done done = seen.doneBy(Seen.of(draft.done(), session));
       if (done.neutral() < lean && done.coloured() > KEPT) {
-        return new Proposal(draft.done(), why);
+        return new Proposal(draft.done(), said);
       }
     }
     return Proposal.none(

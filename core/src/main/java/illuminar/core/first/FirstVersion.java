@@ -34,15 +34,15 @@ public final class FirstVersion {
   /** Stages whose proposals are a matter of taste, and come only when they are asked for. */
   private static final Set<String> WHEN_ASKED = Set.of("Lights", LOW_CONTRAST, "Air");
 
+  /** Share of the wide differences of light that is taken out of a room's merged light. */
+  private static final double COMPRESSED = 0.3;
+
   private FirstVersion() {}
 
   /** The stages for which something can be proposed. */
   public static List<String> stages() {
     return List.copyOf(STAGES.keySet());
   }
-
-  /** Share of the wide differences of light that is taken out of a room's merged light. */
-  private static final double COMPRESSED = 0.3;
 
   /**
    * The ground alone: the light of a room as it was lit; of a front, whose colours are the

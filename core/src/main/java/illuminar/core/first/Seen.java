@@ -76,7 +76,7 @@ final class Seen {
     return windowRegion(recipe).map(r -> new Where(r.id(), true)).orElse(Where.EVERYWHERE);
   }
 
-  /** The windows, if their view is shown by a curve of its own. */
+  /** The windows, if their view is shown by one curve. */
   static Optional<Where> shownView(Recipe recipe) {
     return recipe.passes().stream()
         .filter(p -> p.on() && p.move() instanceof ShowView)

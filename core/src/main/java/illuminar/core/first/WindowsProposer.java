@@ -74,11 +74,21 @@ final class WindowsProposer implements Proposer {
     if (held && (panes.straightShare() >= STRAIGHT || smooth && !merged)) {
       return broughtIn(recipe, analysis, panes);
     }
+    String through = openings.size() == 1 ? "one window" : openings.size() + " windows";
+    if (merged) {
+      return byOneCurve(recipe, analysis, "The view through " + through + " by one curve.");
+    }
     Raster grid = analysis.raster();
     double without = Evenness.of(session.picture(recipe, grid), analysis);
-    Proposal curve = byOneCurve(recipe, analysis, openings, without);
+    String why =
+        String.format(
+            Locale.ROOT,
+            "The view through %s is %.2f stops off one curve in the blend.",
+            through,
+            without);
+    Proposal curve = byOneCurve(recipe, analysis, why);
     double with = Evenness.of(session.picture(curve.recipe(), grid), analysis);
-    return merged || with < without
+    return with < without
         ? curve
         : Proposal.none(recipe, "The blend shows the view as evenly as one curve would.");
   }
@@ -107,18 +117,8 @@ final class WindowsProposer implements Proposer {
   }
 
   /** All that is seen through the openings by one curve. */
-  private static Proposal byOneCurve(
-      Recipe recipe, Analysis analysis, List<Opening> openings, double without) {
+  private static Proposal byOneCurve(Recipe recipe, Analysis analysis, String why) {
     double size = Math.max(analysis.fullWidth(), analysis.fullHeight());
-    String through = openings.size() == 1 ? "one window" : openings.size() + " windows";
-    String why =
-        recipe.ground() instanceof Ground.RadianceMerge
-            ? String.format("The view through %s has a curve of its own.", through)
-            : String.format(
-                Locale.ROOT,
-                "The view through %s is %.2f stops off one curve in the blend.",
-                through,
-                without);
     Draft draft = new Draft(recipe);
     Region region =
         draft.region(

@@ -92,7 +92,7 @@ public final class EvenBlendWork implements GroundWork {
         });
   }
 
-  /** What the pyramids add to the plain mixture. */
+  /** Blend of the pyramids less the weighted sum of the frames. */
   private Plane[] added(List<Plane[]> codes) {
     Plane[] out = new Plane[3];
     for (int c = 0; c < 3; c++) {

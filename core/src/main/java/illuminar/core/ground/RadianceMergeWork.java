@@ -86,11 +86,9 @@ public final class RadianceMergeWork implements GroundWork {
         float stops = tone(light, i);
         float wide = slope[x] * stops + offset[x] - middle;
         float less = (float) (merge.exposure() - merge.compression() * wide);
-        rendered(light, i, less, shown);
+        rendered(light, i, stops, less, shown);
         for (int c = 0; c < 3; c++) {
-          float code = share > 0 ? Srgb.encodeFast(shown[c]) : 0;
-          light.channel(c)[i] =
-              share > 0 ? Srgb.decodeFast(code + share * (calm[c][x] - code)) : shown[c];
+          light.channel(c)[i] = share > 0 ? calmed(shown[c], calm[c][x], share) : shown[c];
         }
       }
     }
@@ -98,15 +96,20 @@ public final class RadianceMergeWork implements GroundWork {
     return light;
   }
 
+  private static float calmed(float shown, float towards, float share) {
+    float code = Srgb.encodeFast(shown);
+    return Srgb.decodeFast(code + share * (towards - code));
+  }
+
   /** A pixel as the camera would render it, as it was lit, or between. */
-  private void rendered(Picture light, int i, float exposure, float[] out) {
+  private void rendered(Picture light, int i, float stops, float exposure, float[] out) {
     float asLit = (float) merge.asLit();
     Response response = analysis.frames().response();
     float camera = Stops.light(exposure);
     float lit = 0;
     if (asLit > 0) {
       // half by the brightest channel, so that few colours become too bright to be shown
-      float most = (Stops.of(light.mostAt(i)) + tone(light, i)) / 2;
+      float most = (Stops.of(light.mostAt(i)) + stops) / 2;
       lit = Stops.light(soft(MIDDLE + exposure + most - middle) - most);
     }
     for (int c = 0; c < 3; c++) {

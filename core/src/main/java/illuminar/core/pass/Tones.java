@@ -41,7 +41,7 @@ public record Tones(float[] stops, float[] gain) {
     return new Tones(new float[pixels], new float[pixels]);
   }
 
-  /** A copy with arrays of its own. */
+  /** A copy that shares no array. */
   public Tones copy() {
     return new Tones(Arrays.copyOf(stops, stops.length), Arrays.copyOf(gain, gain.length));
   }

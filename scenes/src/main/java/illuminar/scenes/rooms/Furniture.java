@@ -189,6 +189,17 @@ public final class Furniture {
     mesh.box(width - 0.05, 0, -0.03, width - 0.02, 0.08, 0.03, 0.008, paint);
   }
 
+  /** A wide bowl on a foot, 0.34 m across. */
+  static void bowl(Mesh mesh, Material glaze) {
+    mesh.lathe(
+        new double[] {
+          0, 0, 0.07, 0, 0.075, 0.012, 0.06, 0.02, 0.13, 0.06, 0.17, 0.10, 0.163, 0.102, 0.12,
+          0.062, 0.04, 0.03, 0, 0.03
+        },
+        48,
+        glaze);
+  }
+
   /** A mug with a handle. */
   static void mug(Mesh mesh, Material glaze) {
     mesh.lathe(

@@ -29,8 +29,6 @@ public final class Kitchen {
   private static final double BACK = 5.0;
   private static final double HIGH = 2.55;
   private static final double LARDER = -1.7;
-  private static final double TOP = 0.90;
-  private static final double DEEP = 0.62;
   private static final Joinery.Hole WINDOW = new Joinery.Hole(-1.2, 1.12, 0.0, 2.12);
   private static final Joinery.Hole LARDER_DOOR = new Joinery.Hole(0.42, 0, 1.14, 2.05);
   private static final Joinery.Hole GARDEN_DOOR = new Joinery.Hole(1.25, 0.02, 2.35, 2.12);
@@ -39,11 +37,7 @@ public final class Kitchen {
   private static final Material CEILING = Materials.plaster(0.83, 0.825, 0.81);
   private static final Material LARDER_WALL = Materials.plaster(0.74, 0.74, 0.72);
   private static final Material TILES = Tiles.glazed(0.152, 0.70, 0.725, 0.70);
-  private static final Material FRONTS = Materials.paint(0.26, 0.33, 0.29, 0.04, 0.25);
-  private static final Material STONE = Materials.paint(0.095, 0.097, 0.10, 0.05, 0.12);
   private static final Material BEECH = Materials.wood(0.52, 0.36, 0.21, 2, 0.04, 0.3);
-  private static final Material STEEL = Materials.metal(0.58, 0.58, 0.59, 0.22);
-  private static final Material SCREEN = Materials.paint(0.012, 0.012, 0.014, 0.06, 0.03);
   private static final Material BARS = Joinery.white();
   private static final Material LEAF = Materials.leaf();
   private static final Material SHEER = Textiles.sheer(0.76, 0.75, 0.71, 0.42);
@@ -66,9 +60,9 @@ public final class Kitchen {
     larder(m);
     windows(m, sheers);
     cupboards(m);
-    sink(m);
-    cooker(m.at(LEFT, 0, 2.1, 90));
-    fridge(m.at(RIGHT, 0, 0.42, -90));
+    Fitments.sink(m.at(-0.62, 0, 0, 0));
+    Fitments.cooker(m.at(LEFT, 0, 2.1, 90), HIGH);
+    Fitments.fridge(m.at(RIGHT, 0, 0.42, -90));
     table(m.at(TABLE_X, 0, TABLE_Z, 90));
     Material enamel = Materials.paint(0.42, 0.33, 0.16, 0.05, 0.15);
     List<Light> lights = lights(m, garden);
@@ -132,7 +126,7 @@ public final class Kitchen {
       double x = (i % 2 == 0 ? -0.95 : 0.95);
       double z = 0.9 + 1.35 * (i / 2);
       m.at(x, HIGH - 0.004, z, 0)
-          .lathe(new double[] {SPOT + 0.014, 0.004, SPOT + 0.014, 0, SPOT, 0}, 32, STEEL);
+          .lathe(new double[] {SPOT + 0.014, 0.004, SPOT + 0.014, 0, SPOT, 0}, 32, Fitments.STEEL);
       m.at(x, HIGH - 0.002, z, 0).lathe(new double[] {SPOT, 0, 0, 0.001}, 32, BULB);
       lights.add(new Disc(1, Vec.of(x, HIGH - 0.01, z), Vec.of(0, -1, 0), (float) SPOT, warm, 12f));
     }
@@ -178,8 +172,8 @@ public final class Kitchen {
     for (int s = -1; s <= 1; s += 2) {
       m.box(s * RIGHT, -0.1, -0.4, s * (RIGHT + 0.4), HIGH, 0, WALL);
     }
-    m.box(LEFT, TOP, 0, 0.17, WINDOW.y0() - 0.04, 0.008, TILES);
-    m.box(LEFT, TOP, 0, LEFT + 0.008, 1.46, 3.1, TILES);
+    m.box(LEFT, Fitments.TOP, 0, 0.17, WINDOW.y0() - 0.04, 0.008, TILES);
+    m.box(LEFT, Fitments.TOP, 0, LEFT + 0.008, 1.46, 3.1, TILES);
     Joinery.lightSwitch(m.at(0.28, 1.2, 0, 0));
     Furniture.framed(right.at(2.75, 1.25, 0.004, 0), 0.5, 0.66, Materials.chart(63, true), BEECH);
   }
@@ -254,111 +248,31 @@ public final class Kitchen {
         Furniture.BRASS);
   }
 
-  /** A row of base or wall cupboards: x along it from 0, fronts to +z, a bar handle on each. */
-  private static void row(Mesh m, int n, double wide, double y0, double y1, double deep) {
-    m.box(0, y0, 0, n * wide, y1, deep - 0.02, 0.002, FRONTS);
-    for (int i = 0; i < n; i++) {
-      double x = i * wide;
-      m.box(x + 0.002, y0 + 0.002, deep - 0.02, x + wide - 0.002, y1 - 0.002, deep, 0.002, FRONTS);
-      double hx = i % 2 == 0 ? x + wide - 0.05 : x + 0.05;
-      boolean low = y0 < TOP;
-      double hy = low ? y1 - 0.20 : y0 + 0.06;
-      for (double y : new double[] {hy, hy + 0.14}) {
-        m.rod(new double[] {hx, y, deep}, new double[] {hx, y, deep + 0.03}, 0.004, 10, STEEL);
-      }
-      m.rod(
-          new double[] {hx, hy - 0.02, deep + 0.03},
-          new double[] {hx, hy + 0.16, deep + 0.03},
-          0.005,
-          12,
-          STEEL);
-    }
-  }
-
   private static void cupboards(Mesh m) {
     Mesh left = m.at(LEFT, 0, 0, 90);
     // x of this wall's meshes runs towards the camera with the minus sign of z
-    row(left.at(-3.1, 0, 0, 0), 1, 0.40, 0.1, TOP - 0.04, DEEP - 0.02);
-    row(left.at(-2.1, 0, 0, 0), 4, 0.525, 0.1, TOP - 0.04, DEEP - 0.02);
-    row(left.at(-3.1, 0, 0, 0), 1, 0.40, 1.46, 2.2, 0.34);
-    row(left.at(-2.1, 0, 0, 0), 4, 0.525, 1.46, 2.2, 0.34);
-    left.box(-3.1, 0, 0, 0, 0.1, DEEP - 0.08, Furniture.IRON);
-    left.box(-3.12, TOP - 0.04, 0, -2.7, TOP, DEEP, 0.004, STONE);
-    left.box(-2.1, TOP - 0.04, 0, 0, TOP, DEEP, 0.004, STONE);
-    Mesh end = m.at(LEFT + DEEP, 0, 0, 0);
-    row(end, 3, 0.5, 0.1, TOP - 0.04, DEEP - 0.02);
-    end.box(0, 0, 0, 1.5, 0.1, DEEP - 0.08, Furniture.IRON);
-    m.box(LEFT, TOP - 0.04, 0, 0.18, TOP, DEEP, 0.004, STONE);
+    Fitments.row(left.at(-3.1, 0, 0, 0), 1, 0.40, 0.1, Fitments.TOP - 0.04, Fitments.DEEP - 0.02);
+    Fitments.row(left.at(-2.1, 0, 0, 0), 4, 0.525, 0.1, Fitments.TOP - 0.04, Fitments.DEEP - 0.02);
+    Fitments.row(left.at(-3.1, 0, 0, 0), 1, 0.40, 1.46, 2.2, 0.34);
+    Fitments.row(left.at(-2.1, 0, 0, 0), 4, 0.525, 1.46, 2.2, 0.34);
+    left.box(-3.1, 0, 0, 0, 0.1, Fitments.DEEP - 0.08, Furniture.IRON);
+    left.box(
+        -3.12, Fitments.TOP - 0.04, 0, -2.7, Fitments.TOP, Fitments.DEEP, 0.004, Fitments.STONE);
+    left.box(-2.1, Fitments.TOP - 0.04, 0, 0, Fitments.TOP, Fitments.DEEP, 0.004, Fitments.STONE);
+    Mesh end = m.at(LEFT + Fitments.DEEP, 0, 0, 0);
+    Fitments.row(end, 3, 0.5, 0.1, Fitments.TOP - 0.04, Fitments.DEEP - 0.02);
+    end.box(0, 0, 0, 1.5, 0.1, Fitments.DEEP - 0.08, Furniture.IRON);
+    m.box(LEFT, Fitments.TOP - 0.04, 0, 0.18, Fitments.TOP, Fitments.DEEP, 0.004, Fitments.STONE);
     // what stands on the worktop
-    Pieces.readingLamp(m.at(-0.12, TOP, 0.24, 150), LAMP);
+    Pieces.readingLamp(m.at(-0.12, Fitments.TOP, 0.24, 150), LAMP);
     Material white = Materials.paint(0.74, 0.74, 0.71, 0.05, 0.08);
     Material blue = Materials.paint(0.055, 0.11, 0.26, 0.05, 0.08);
     for (int i = 0; i < 4; i++) {
-      Furniture.mug(left.at(-1.25 + 0.13 * i, TOP, 0.24, 35 * i), i % 2 == 0 ? white : blue);
+      Furniture.mug(
+          left.at(-1.25 + 0.13 * i, Fitments.TOP, 0.24, 35 * i), i % 2 == 0 ? white : blue);
     }
-    m.box(LEFT + 0.03, TOP, 0.55, LEFT + 0.06, TOP + 0.34, 0.80, 0.006, BEECH);
-    m.box(LEFT + 0.09, TOP, 0.62, LEFT + 0.11, TOP + 0.28, 0.84, 0.006, BEECH);
-  }
-
-  private static void sink(Mesh m) {
-    double x = -0.62;
-    m.box(x - 0.3, TOP - 0.002, 0.10, x + 0.3, TOP + 0.006, 0.52, 0.004, STEEL);
-    m.box(x - 0.26, TOP + 0.004, 0.14, x + 0.26, TOP + 0.008, 0.48, SCREEN);
-    m.rod(new double[] {x, TOP, 0.09}, new double[] {x, TOP + 0.28, 0.09}, 0.013, 18, STEEL);
-    m.rod(new double[] {x, TOP + 0.28, 0.09}, new double[] {x, TOP + 0.30, 0.28}, 0.012, 18, STEEL);
-    m.rod(new double[] {x, TOP + 0.30, 0.28}, new double[] {x, TOP + 0.24, 0.28}, 0.012, 18, STEEL);
-  }
-
-  /**
-   * An oven with a dark window under a dark hob and a steel hood; its back to z = 0, to the camera
-   * side −x.
-   */
-  private static void cooker(Mesh m) {
-    m.box(-0.6, 0.1, 0, 0, TOP - 0.01, DEEP - 0.02, 0.003, STEEL);
-    m.box(-0.57, 0.2, DEEP - 0.021, -0.03, 0.68, DEEP - 0.012, 0.003, SCREEN);
-    m.rod(
-        new double[] {-0.52, 0.73, DEEP + 0.03},
-        new double[] {-0.08, 0.73, DEEP + 0.03},
-        0.009,
-        16,
-        STEEL);
-    for (double x : new double[] {-0.50, -0.10}) {
-      m.rod(
-          new double[] {x, 0.73, DEEP - 0.02},
-          new double[] {x, 0.73, DEEP + 0.03},
-          0.006,
-          12,
-          STEEL);
-    }
-    for (int i = 0; i < 4; i++) {
-      double x = -0.50 + 0.133 * i;
-      m.rod(
-          new double[] {x, 0.81, DEEP - 0.02},
-          new double[] {x, 0.81, DEEP + 0.015},
-          0.018,
-          20,
-          SCREEN);
-    }
-    m.box(-0.6, TOP - 0.01, 0, 0, TOP + 0.004, DEEP - 0.01, 0.002, SCREEN);
-    m.box(-0.6, 1.52, 0, 0, 1.60, 0.46, 0.004, STEEL);
-    m.box(-0.42, 1.60, 0, -0.18, HIGH, 0.26, 0.003, STEEL);
-    Mesh pot = m.at(-0.42, TOP + 0.004, 0.2, 0);
-    pot.lathe(
-        new double[] {0, 0, 0.10, 0, 0.105, 0.01, 0.105, 0.14, 0.10, 0.145, 0.03, 0.165, 0, 0.165},
-        40,
-        STEEL);
-    pot.ball(0, 0.178, 0, 0.014, 1, SCREEN);
-  }
-
-  private static void fridge(Mesh m) {
-    m.box(-0.32, 0.02, 0, 0.32, 1.82, 0.62, 0.006, STEEL);
-    m.box(-0.32, 1.20, 0.615, 0.32, 1.206, 0.622, SCREEN);
-    for (double[] h : new double[][] {{0.55, 1.12}, {1.28, 1.62}}) {
-      m.rod(new double[] {-0.25, h[0], 0.66}, new double[] {-0.25, h[1], 0.66}, 0.009, 16, STEEL);
-      for (double y : h) {
-        m.rod(new double[] {-0.25, y, 0.61}, new double[] {-0.25, y, 0.66}, 0.006, 12, STEEL);
-      }
-    }
+    m.box(LEFT + 0.03, Fitments.TOP, 0.55, LEFT + 0.06, Fitments.TOP + 0.34, 0.80, 0.006, BEECH);
+    m.box(LEFT + 0.09, Fitments.TOP, 0.62, LEFT + 0.11, Fitments.TOP + 0.28, 0.84, 0.006, BEECH);
   }
 
   private static void table(Mesh m) {
@@ -369,13 +283,7 @@ public final class Kitchen {
       Furniture.chair(m.at(s * 0.36, 0, -0.62, 180 - 5 * s), BEECH, seat);
     }
     Mesh bowl = m.at(0.05, 0.75, 0, 0);
-    bowl.lathe(
-        new double[] {
-          0, 0, 0.07, 0, 0.075, 0.012, 0.06, 0.02, 0.13, 0.06, 0.17, 0.10, 0.163, 0.102, 0.12,
-          0.062, 0.04, 0.03, 0, 0.03
-        },
-        48,
-        Materials.paint(0.60, 0.59, 0.55, 0.05, 0.08));
+    Furniture.bowl(bowl, Materials.paint(0.60, 0.59, 0.55, 0.05, 0.08));
     double[][] lemons = {{-0.06, 0.02}, {0.05, -0.05}, {0.055, 0.06}, {-0.02, -0.07}, {0, 0.01}};
     for (int i = 0; i < lemons.length; i++) {
       bowl.ball(

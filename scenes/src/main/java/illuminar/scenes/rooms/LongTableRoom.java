@@ -214,14 +214,7 @@ public final class LongTableRoom {
     Furniture.chair(m.at(0.02, 0, -len - 0.22, 183), ELM, rush);
     // a bowl of apples, two candlesticks, places laid at the near end
     Mesh top = m.at(0, 0.755, 0, 0);
-    top.at(0.05, 0, -0.35, 0)
-        .lathe(
-            new double[] {
-              0, 0, 0.07, 0, 0.075, 0.012, 0.06, 0.02, 0.13, 0.06, 0.17, 0.10, 0.163, 0.102, 0.12,
-              0.062, 0.04, 0.03, 0, 0.03
-            },
-            48,
-            Materials.paint(0.10, 0.19, 0.24, 0.05, 0.1));
+    Furniture.bowl(top.at(0.05, 0, -0.35, 0), Materials.paint(0.10, 0.19, 0.24, 0.05, 0.1));
     double[][] apples = {{-0.06, 0.02}, {0.05, -0.05}, {0.055, 0.06}, {-0.03, -0.08}, {0, 0}};
     for (int i = 0; i < apples.length; i++) {
       top.ball(

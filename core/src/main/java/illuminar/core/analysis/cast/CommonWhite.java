@@ -33,6 +33,9 @@ record CommonWhite(float red, float blue) {
 
   private static final float COLOURED = 0.6f;
 
+  /** Step from one place to the next up to which light goes over, log2; paint begins at once. */
+  private static final float STEP = 0.08f;
+
   /** Warm to cold, and green to magenta: leans of unit length on the two axes. */
   private static final float ALONG = 0.62f;
 
@@ -77,9 +80,6 @@ record CommonWhite(float red, float blue) {
     int cell = grid.cellOf(lean);
     return cell > 1 && cell < CELLS - 2;
   }
-
-  /** Step from one place to the next up to which light goes over, log2; paint begins at once. */
-  private static final float STEP = 0.08f;
 
   /** Whether light, not paint, can be what changes from one place to its neighbour. */
   static boolean goesOver(float red, float blue, float nextRed, float nextBlue) {

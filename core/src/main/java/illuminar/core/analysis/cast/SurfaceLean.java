@@ -133,13 +133,12 @@ final class SurfaceLean {
     float[] view = Panes.of(analysis).draw(coarse);
     double toGrid = (double) analysis.raster().width() / coarse.width();
     double beside = FRAMES * Math.max(analysis.raster().width(), analysis.raster().height());
-    for (Opening opening : Openings.of(analysis)) {
-      for (int i = 0; i < view.length; i++) {
-        double x = (i % coarse.width() + 0.5) * toGrid;
-        double y = (i / coarse.width() + 0.5) * toGrid;
-        if (opening.depth(x, y) > -beside) {
-          view[i] = 1;
-        }
+    List<Opening> openings = Openings.of(analysis);
+    for (int i = 0; i < view.length; i++) {
+      double x = (i % coarse.width() + 0.5) * toGrid;
+      double y = (i / coarse.width() + 0.5) * toGrid;
+      if (Openings.depth(openings, x, y) > -beside) {
+        view[i] = 1;
       }
     }
     return view;

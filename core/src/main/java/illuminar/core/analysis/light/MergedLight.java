@@ -21,6 +21,8 @@ import java.util.function.Function;
  * hardly seen twice.
  */
 public final class MergedLight {
+  private static final int MOST_KEPT = 4;
+
   private final Response response;
   private final List<String> frames;
   private final float[] time;
@@ -30,8 +32,6 @@ public final class MergedLight {
     this.frames = frames;
     this.time = time;
   }
-
-  private static final int MOST_KEPT = 4;
 
   /** Of the ambient and window frames of a view; kept. */
   public static MergedLight of(Analysis analysis) {

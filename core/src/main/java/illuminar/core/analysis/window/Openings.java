@@ -177,6 +177,15 @@ public final class Openings {
     return window.stream().map(PaneTree.Pane::quad).toList();
   }
 
+  /** How far a place lies inside one of the openings, pixels of the grid; negative outside all. */
+  public static double depth(List<Opening> openings, double x, double y) {
+    double depth = Double.NEGATIVE_INFINITY;
+    for (Opening opening : openings) {
+      depth = Math.max(depth, opening.depth(x, y));
+    }
+    return depth;
+  }
+
   private static boolean enough(List<PaneTree.Pane> window, Raster small) {
     return window.stream().mapToDouble(p -> p.quad().size()).sum() > LEAST * small.pixels();
   }

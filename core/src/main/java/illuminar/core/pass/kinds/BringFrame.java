@@ -28,7 +28,7 @@ import illuminar.core.picture.Picture;
  * <p>The frame is turned back into light by the camera's response, exposed anew so that it stands
  * {@code over} stops above the room (the mean tone of the picture outside the region), and rendered
  * again by the same response; along the region's edge it is parted from the room ({@link Parted}).
- * What the panes mirror of the room ({@link Reflections}) can be taken off the frame's light first.
+ * Reflections of the room in the panes ({@link Reflections}) can be taken off the frame first.
  *
  * @param frame id of the frame
  */
@@ -86,7 +86,7 @@ public record BringFrame(
             to = 1,
             step = 0.01,
             defaultValue = 0,
-            help = "What the panes mirror of the room; needs a lamps-off or a flash frame")
+            help = "Reflections of the room in the panes; needs a lamps-off or a flash frame")
         double reflections)
     implements Move {
 

@@ -26,12 +26,12 @@ import java.util.Optional;
  * Clears haze from the view, or adds mist.
  *
  * <p>Koschmieder's law: what is seen is object · t + airlight · (1 − t). It holds for light, so
- * that the picture is turned back into light by the camera's response first. What the picture tells
- * of airlight, sky and transmission ({@link HazyView}) is refined along edges (guided filter, He,
- * Sun, Tang 2010). All is looked at within the region alone.
+ * that the picture is turned back into light by the camera's response first. Airlight, sky and
+ * transmission ({@link HazyView}) are estimated within the region and refined along edges (guided
+ * filter, He, Sun, Tang 2010).
  *
- * <p>Clearing deepens colours and hardens clouds and trees; saturation and local contrast of its
- * own hold against it, as far as haze was there (common practice, no source).
+ * <p>Clearing deepens colours and hardens clouds and trees; two controls, saturation and local
+ * contrast, hold against it as far as haze was there (common practice, no source).
  *
  * @param amount share of the haze that is taken out; below 0 mist is added, −1 to 1
  * @param guard how far the sky is spared, 0 to 1

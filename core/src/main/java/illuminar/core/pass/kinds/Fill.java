@@ -16,7 +16,7 @@ import illuminar.core.picture.Picture;
 
 /**
  * Fill light: lifts the darkest areas only, the deepest tones held, with local contrast and
- * saturation of its own for what is lifted.
+ * saturation for the lifted areas.
  *
  * <p>The lift follows the tone of the surroundings ({@link Surroundings}), so the texture of a dark
  * corner rises with it. Curves our own; amounts and limits as in the trade (common practice, no

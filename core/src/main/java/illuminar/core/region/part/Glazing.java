@@ -35,7 +35,17 @@ public record Glazing(
   @Override
   public float[] draw(Raster raster, Territory in, Sources sources) {
     Analysis analysis = sources.analysis();
-    List<Opening> openings = Openings.of(analysis);
+    return share(Openings.of(analysis), analysis, raster, grow, softness);
+  }
+
+  /**
+   * How much of each pixel lies within openings, 0 to 1.
+   *
+   * @param grow pixels at full size by which they are widened
+   * @param softness pixels at full size over which their edge fades, half of it outside
+   */
+  static float[] share(
+      List<Opening> openings, Analysis analysis, Raster raster, double grow, double softness) {
     float[] out = new float[raster.pixels()];
     double toGrid = (double) analysis.raster().width() / analysis.fullWidth();
     double soft = Math.max(softness, 1 / raster.scale()) * toGrid;
@@ -43,10 +53,7 @@ public record Glazing(
       double y = (raster.fullY(j) + 0.5) * toGrid;
       for (int i = 0; i < raster.width(); i++) {
         double x = (raster.fullX(i) + 0.5) * toGrid;
-        double depth = Double.NEGATIVE_INFINITY;
-        for (Opening opening : openings) {
-          depth = Math.max(depth, opening.depth(x, y));
-        }
+        double depth = Openings.depth(openings, x, y);
         out[j * raster.width() + i] = Ease.between((depth + grow * toGrid) / soft + 0.5);
       }
     }

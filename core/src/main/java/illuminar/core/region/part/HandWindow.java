@@ -17,6 +17,7 @@ import illuminar.core.region.RegionWork;
 import illuminar.core.region.Shape;
 import illuminar.core.region.Sources;
 import illuminar.core.region.Territory;
+import java.util.List;
 
 /**
  * One window, clicked into or boxed by hand: its glazed opening ({@link Openings#in}), less what
@@ -56,6 +57,9 @@ public record HandWindow(
   /** Share of the brightest beside it from which on light is wholly the view's. */
   private static final float WHOLE = 0.8f;
 
+  /** Light over the wall's above which no difference is made. */
+  private static final float MOST = 64;
+
   public HandWindow {
     Numbers.check(HandWindow.class, "before", before);
     Numbers.check(HandWindow.class, "grow", grow);
@@ -68,27 +72,26 @@ public record HandWindow(
   @Override
   public float[] draw(Raster raster, Territory in, Sources sources) {
     Analysis analysis = sources.analysis();
-    double toGrid = (double) analysis.raster().width() / analysis.fullWidth();
     Opening opening =
-        sources.keep(
-            new Box(from, to), Opening.class, 200, () -> opening(analysis, sources, toGrid));
-    float[] out = new float[raster.pixels()];
-    double soft = Math.max(softness, 1 / raster.scale()) * toGrid;
-    boolean any = false;
-    for (int j = 0; j < raster.height(); j++) {
-      double y = (raster.fullY(j) + 0.5) * toGrid;
-      for (int i = 0; i < raster.width(); i++) {
-        double x = (raster.fullX(i) + 0.5) * toGrid;
-        float share = Ease.between((opening.depth(x, y) + grow * toGrid) / soft + 0.5);
-        out[j * raster.width() + i] = share;
-        any |= share > 0;
-      }
+        sources.keep(new Box(from, to), Opening.class, 200, () -> opening(analysis, sources));
+    float[] out = Glazing.share(List.of(opening), analysis, raster, grow, softness);
+    if (before > 0 && !empty(out)) {
+      withoutThings(out, opening, raster, in, sources);
     }
-    return any && before > 0 ? withoutThings(out, opening, raster, in, sources) : out;
+    return out;
   }
 
-  private Opening opening(Analysis analysis, Sources sources, double toGrid) {
-    double k = sources.longEdge() * toGrid;
+  private static boolean empty(float[] share) {
+    for (float v : share) {
+      if (v > 0) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  private Opening opening(Analysis analysis, Sources sources) {
+    double k = sources.longEdge() * (double) analysis.raster().width() / analysis.fullWidth();
     return Openings.in(
         analysis,
         k * Math.min(from.x(), to.x()),
@@ -97,7 +100,8 @@ public record HandWindow(
         k * Math.max(from.y(), to.y()));
   }
 
-  private float[] withoutThings(
+  /** Takes things before the glass out of what is drawn. */
+  private void withoutThings(
       float[] out, Opening opening, Raster raster, Territory in, Sources sources) {
     int by = Math.max(1, (int) Math.round(BESIDE * raster.scale()));
     Raster wide = sources.grown(in, raster, by);
@@ -115,11 +119,7 @@ public record HandWindow(
       float seen = view(here[i] * MOST, least[i] * MOST, most[i] * MOST);
       out[i] *= (float) (1 - before * (1 - seen));
     }
-    return out;
   }
-
-  /** Light over the wall's above which no difference is made. */
-  private static final float MOST = 64;
 
   /**
    * How much of a pixel is view.
