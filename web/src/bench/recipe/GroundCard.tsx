@@ -1,6 +1,6 @@
 import { Box, Button, MenuItem, MenuList, Typography } from "@mui/material";
 import { useState } from "react";
-import type { Control, Ground } from "../../api/types";
+import type { Control, Ground, SeveralFrames as Several } from "../../api/types";
 import { Scale } from "../../kit/Scale";
 import { Tick } from "../../kit/Tick";
 import { frameName } from "../frames";
@@ -15,7 +15,6 @@ import { Word } from "./Word";
 const COUNT = ["no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine"];
 const EVEN = "even-blend";
 const MERGE = "radiance-merge";
-type Several = Exclude<Ground, { kind: "one-frame" }>;
 
 /** Another ground on screen; {@link settle} makes it a step. */
 function put(ground: Ground) {
@@ -43,11 +42,16 @@ function KindWord({ ground, text }: { ground: Ground; text: string }) {
   const numbers = useView((s) => s.groundKinds);
   const anchor = frames.find((f) => f.anchor)?.id ?? "";
   const ambient = frames.filter((f) => f.role === "AMBIENT").map((f) => f.id);
-  const several = { frames: ground.kind === "one-frame" ? ambient : ground.frames, towards: anchor };
+  const several = {
+    frames: ground.kind === "one-frame" ? ambient : ground.frames,
+    oneWhereMoving: true,
+    chosen: [],
+    towards: anchor,
+  };
   const begin: Record<Ground["kind"], { name: string; ground: () => object }> = {
     [EVEN]: {
       name: "Blend the ambient frames evenly",
-      ground: () => ({ ...defaultsOf(numbers, EVEN), ...several, oneWhereMoving: true, chosen: [] }),
+      ground: () => ({ ...defaultsOf(numbers, EVEN), ...several }),
     },
     [MERGE]: {
       name: "Merge the ambient frames into one high-range picture",
@@ -158,7 +162,7 @@ function SeveralFrames({
         aria-expanded={open}
         sx={{ mt: 0.5, px: 1, py: 0.1, fontSize: 12 }}
       >
-        {even ? "Weights and movement" : "Exposure and compression"}
+        {even ? "Weights and movement" : "Light and movement"}
       </Button>
       {open && (
         <Box sx={{ mt: 0.5 }}>
@@ -167,14 +171,12 @@ function SeveralFrames({
             .map((c) => (
               <GroundScale key={c.name} ground={ground} control={c} />
             ))}
-          {ground.kind === EVEN && (
-            <Tick
-              label="Take each moving object from one frame"
-              on={ground.oneWhereMoving}
-              onChange={(oneWhereMoving) => set({ ...ground, oneWhereMoving })}
-            />
-          )}
-          {ground.kind === EVEN && ground.oneWhereMoving && <MovingThings ground={ground} />}
+          <Tick
+            label="Take each moving object from one frame"
+            on={ground.oneWhereMoving}
+            onChange={(oneWhereMoving) => set({ ...ground, oneWhereMoving })}
+          />
+          {ground.oneWhereMoving && <MovingThings ground={ground} />}
         </Box>
       )}
     </Box>

@@ -1,7 +1,7 @@
 import { Box, Button, Typography } from "@mui/material";
 import { useQuery } from "@tanstack/react-query";
 import { data, server } from "../../api/client";
-import type { EvenBlend, Point, Thing, ViewSheet } from "../../api/types";
+import type { SeveralFrames, Point, Thing, ViewSheet } from "../../api/types";
 import { addRegion, newPart } from "../edits/regions";
 import { frameName } from "../frames";
 import { firstShape } from "../parts";
@@ -13,7 +13,7 @@ import { Word } from "./Word";
 
 const MOST = 8;
 
-function choose(ground: EvenBlend, thing: Thing, frame: string) {
+function choose(ground: SeveralFrames, thing: Thing, frame: string) {
   const others = ground.chosen.filter((c) => c.at.x !== thing.at.x || c.at.y !== thing.at.y);
   edit((r) => void (r.ground = { ...ground, chosen: [...others, { at: thing.at, frame }] }));
   settle();
@@ -27,7 +27,7 @@ function showAsRegion() {
 }
 
 /** Each moving thing with the frame that it is taken from; another can be chosen. */
-export function MovingThings({ ground }: { ground: EvenBlend }) {
+export function MovingThings({ ground }: { ground: SeveralFrames }) {
   const sheet = useView((s) => s.sheet);
   const shown = useHistory((s) =>
     s.recipe?.regions.some((r) => r.parts.some((p) => p.shape.kind === "moving")),

@@ -45,17 +45,27 @@ public final class FirstVersion {
   }
 
   /**
-   * The ground alone: the light of a room as it was lit; of a front, whose colours are the
-   * camera's, an even blend; or the one frame that there is.
+   * The ground alone: the light of a room as it was lit; a front in the camera's own tones and
+   * colours, its light end held; or the one frame that there is.
    */
   public static Recipe ground(Analysis analysis) {
     Frames frames = analysis.frames();
-    if (frames.ambient().size() < 2 || Outdoors.seen(analysis)) {
+    if (frames.ambient().size() < 2) {
       return evenBlend(frames);
     }
-    List<String> ids = frames.ambient().stream().map(Frame::id).toList();
-    return new Recipe(
-        new Ground.RadianceMerge(ids, 0, COMPRESSED, 1, 0, frames.anchor()), List.of(), List.of());
+    boolean room = !Outdoors.seen(analysis);
+    Ground ground =
+        new Ground.RadianceMerge(
+            frames.ambient().stream().map(Frame::id).toList(),
+            0,
+            room ? COMPRESSED : 0,
+            room ? 1 : 0,
+            1,
+            true,
+            List.of(),
+            0,
+            frames.anchor());
+    return new Recipe(ground, List.of(), List.of());
   }
 
   /** An even blend, or the one frame that there is. */

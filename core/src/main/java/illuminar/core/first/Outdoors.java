@@ -10,8 +10,8 @@ import java.util.Arrays;
 /**
  * Whether a view is of the outside of a house rather than a room: a sky along its top, among the
  * lightest of the picture, and burnt or bluer than the rest; or a clear blue sky that reaches its
- * top somewhere and is not far brighter than all else, as it is when seen from a room. Our own
- * rule.
+ * top somewhere and is not far brighter than all else, as it is when seen from a room; or a bright
+ * sky at the top, several times lighter than the rest and no more than that. Our own rule.
  */
 final class Outdoors {
   /** Share of the picture's height that is looked at. */
@@ -22,6 +22,9 @@ final class Outdoors {
 
   /** Light of a sky, as a share of what all but the lightest fiftieth stay below. */
   private static final float LIGHT = 0.45f;
+
+  /** The lightest by which a sky is judged, 1 where the anchor burns; windows shine over that. */
+  private static final float ROOMS = 2;
 
   /** Blue over red of a sky, over that of the whole picture. */
   private static final float BLUER = 1.2f;
@@ -38,6 +41,22 @@ final class Outdoors {
   /** Light of the sky over the middle of the rest at most. */
   private static final double BRIGHTER = 6;
 
+  /** Step of light from pixel to pixel that a sky has at most, as a share. */
+  private static final float SMOOTH = 0.3f;
+
+  /** Shares of the picture and of its top that a bright sky covers at least. */
+  private static final double LITTLE = 0.01;
+
+  private static final double ALONG = 0.08;
+
+  /** Share of a bright sky that is bluer than the whole picture, at least. */
+  private static final double BLUER_SHARE = 0.6;
+
+  /** Light of a bright sky over the middle of the rest, at least and at most. */
+  private static final double TOP_FROM = 3;
+
+  private static final double TOP_TO = 12;
+
   private Outdoors() {}
 
   private record Found(boolean outdoors) {}
@@ -50,7 +69,9 @@ final class Outdoors {
   private static boolean found(Analysis analysis) {
     Picture p = analysis.draw(analysis.frames().anchor(), analysis.small());
     float lean = lean(p);
-    return skyAlongTheTop(p, lean) || clearSky(analysis, p, lean);
+    return skyAlongTheTop(analysis, p, lean)
+        || clearSky(analysis, p, lean)
+        || skyFromTheTop(analysis, lean);
   }
 
   /** Blue over red of the whole picture. */
@@ -64,16 +85,15 @@ final class Outdoors {
     return (float) (blue / Math.max(1e-6, red));
   }
 
-  private static boolean skyAlongTheTop(Picture p, float lean) {
-    float[] sorted = p.g().clone();
-    Arrays.sort(sorted);
-    float least = LIGHT * sorted[(int) (0.98 * (sorted.length - 1))];
+  private static boolean skyAlongTheTop(Analysis analysis, Picture p, float lean) {
+    float[] light = light(analysis).g();
+    float least = LIGHT * Math.min(ROOMS, lightest(light));
     int band = Math.max(1, (int) (BAND * p.height())) * p.width();
     int sky = 0;
     for (int i = 0; i < band; i++) {
       boolean burnt = Math.min(p.r()[i], p.b()[i]) > Burnt.NO_COLOUR;
       boolean bluer = p.b()[i] > BLUER * lean * p.r()[i];
-      sky += p.g()[i] > least && (burnt || bluer) ? 1 : 0;
+      sky += light[i] > least && (burnt || bluer) ? 1 : 0;
     }
     return sky > MOST * band;
   }
@@ -97,10 +117,55 @@ final class Outdoors {
     return n > SOME * blue.length && brighter(analysis, sky) < BRIGHTER;
   }
 
+  private static boolean skyFromTheTop(Analysis analysis, float lean) {
+    Picture p = light(analysis);
+    float[] g = p.g();
+    float least = LIGHT * Math.min(1, lightest(g));
+    boolean[] seen = new boolean[g.length];
+    boolean[] sky = new boolean[g.length];
+    int along = 0;
+    int n = 0;
+    int bluer = 0;
+    for (int x = 0; x < p.width(); x++) {
+      if (g[x] > least && !seen[x]) {
+        int[] found =
+            FloodFill.of(
+                x,
+                p.width(),
+                p.height(),
+                false,
+                seen,
+                (from, to) -> g[to] > least && Math.abs(g[to] - g[from]) < SMOOTH * g[from]);
+        for (int i : found) {
+          sky[i] = true;
+          n++;
+          along += i < p.width() ? 1 : 0;
+          bluer += p.b()[i] > lean * p.r()[i] ? 1 : 0;
+        }
+      }
+    }
+    if (n < LITTLE * g.length || along < ALONG * p.width() || bluer < BLUER_SHARE * n) {
+      return false;
+    }
+    double brighter = brighter(analysis, sky);
+    return brighter > TOP_FROM && brighter < TOP_TO;
+  }
+
+  /** Light that all but the lightest fiftieth stay below. */
+  private static float lightest(float[] g) {
+    float[] sorted = g.clone();
+    Arrays.sort(sorted);
+    return sorted[(int) (0.98 * (sorted.length - 1))];
+  }
+
+  private static Picture light(Analysis analysis) {
+    return MergedLight.of(analysis)
+        .draw(analysis.small(), id -> analysis.draw(id, analysis.small()));
+  }
+
   /** Median light of the sky over that of the rest. */
   private static double brighter(Analysis analysis, boolean[] sky) {
-    Picture light =
-        MergedLight.of(analysis).draw(analysis.small(), id -> analysis.draw(id, analysis.small()));
+    Picture light = light(analysis);
     return median(light, sky, true) / Math.max(1e-6, median(light, sky, false));
   }
 

@@ -48,6 +48,9 @@ final class ToneProposer implements Proposer {
 
   private static final double LEAST = 0.05;
 
+  /** Stops below the camera's own middle within which the outside counts as it was taken. */
+  private static final double AS_TAKEN = 0.25;
+
   /** Share of the room's exposure that its windows have at least, so that no seam shows. */
   private static final double SHARE = 0.5;
 
@@ -132,7 +135,7 @@ final class ToneProposer implements Proposer {
     double rest = wanted - exposure < 2 * LEAST ? 0 : wanted - exposure;
     double midtones = rounded(bounded(0.5 * rest / 0.01, 0, outdoors ? 0 : 30), 1);
     double over = at(tones, 0.99) + exposure - LIGHT;
-    double highlights = rounded(-bounded(over / 0.012, 0, 70), 1);
+    double highlights = outdoors ? 0 : rounded(-bounded(over / 0.012, 0, 70), 1);
     double under = DARK - at(tones, 0.1) - exposure;
     double shadows = rounded(bounded(0.5 * (under + rest) / 0.015, 0, outdoors ? 12 : 30), 1);
     double spread = at(tones, 0.9) - at(tones, 0.1);
@@ -219,7 +222,7 @@ final class ToneProposer implements Proposer {
     Arrays.sort(taken);
     double by = at(taken, 0.5) - at(tones, 0.5);
     return new Aim(
-        bounded(by, 0, 0.3),
+        by < AS_TAKEN ? 0 : Math.min(by, 0.3),
         String.format(Locale.ROOT, "the camera's own middle lies %+.1f stops from here", by));
   }
 

@@ -1,7 +1,6 @@
 package illuminar.core.ground;
 
 import illuminar.core.analysis.Analysis;
-import illuminar.core.analysis.movement.Movement;
 import illuminar.core.colour.Srgb;
 import illuminar.core.colour.WorkingSpace;
 import illuminar.core.frame.FrameRows;
@@ -45,11 +44,10 @@ public final class EvenBlendWork implements GroundWork {
     List<Plane[]> codes =
         blend.frames().stream().map(id -> codes(analysis.draw(id, analysis.raster()))).toList();
     weights = Fusion.weights(codes, blend.contrast(), blend.saturation(), blend.exposedness());
-    things =
-        blend.oneWhereMoving() && blend.frames().size() > 1
-            ? MovingThings.takeOneFrame(
-                Movement.of(analysis).disagreeing(Movement.CAREFUL), blend, weights)
-            : List.of();
+    Plane moving = MovingThings.moving(blend, analysis);
+    List<MovingThings.Taken> taken = MovingThings.found(moving, blend, weights);
+    taken.forEach(t -> MovingThings.take(t, moving, weights));
+    things = taken.stream().map(MovingThings.Taken::thing).toList();
     leaveOutSmall(weights);
     blended = Fusion.blend(codes, weights);
     added = added(codes);
@@ -114,7 +112,7 @@ public final class EvenBlendWork implements GroundWork {
     return out;
   }
 
-  /** The moving things that were each taken from one frame, largest first. */
+  @Override
   public List<MovingThings.Thing> things() {
     return things;
   }

@@ -29,6 +29,32 @@ public sealed interface Ground {
    */
   record Chosen(Point at, String frame) {}
 
+  /** What grounds of several frames have in common. */
+  interface Several {
+
+    /** Ids of the frames, at least one. */
+    List<String> frames();
+
+    /** Whether a thing that moves is taken from one frame alone. */
+    boolean oneWhereMoving();
+
+    /** Frames chosen by hand for moving things; the others are chosen by the ground. */
+    List<Chosen> chosen();
+
+    /** Share of one real frame mixed back in, 0 to 1. */
+    double calm();
+
+    /** The frame that calm mixes towards. */
+    String towards();
+  }
+
+  private static List<Chosen> copied(List<Chosen> chosen) {
+    if (chosen.size() > 200) {
+      throw new IllegalArgumentException("at most 200 moving things are chosen by hand");
+    }
+    return List.copyOf(chosen);
+  }
+
   /**
    * Several exposures blended by how well each shows a place.
    *
@@ -82,16 +108,13 @@ public sealed interface Ground {
               help = "Mixes the blend back towards one real frame")
           double calm,
       String towards)
-      implements Ground {
+      implements Ground, Several {
     public EvenBlend {
       frames = List.copyOf(frames);
       if (frames.isEmpty()) {
         throw new IllegalArgumentException("an even blend needs at least one frame");
       }
-      chosen = List.copyOf(chosen);
-      if (chosen.size() > 200) {
-        throw new IllegalArgumentException("at most 200 moving things are chosen by hand");
-      }
+      chosen = copied(chosen);
       Numbers.check(EvenBlend.class, "contrast", contrast);
       Numbers.check(EvenBlend.class, "saturation", saturation);
       Numbers.check(EvenBlend.class, "exposedness", exposedness);
@@ -117,6 +140,10 @@ public sealed interface Ground {
    * @param compression share of the wide differences of light that is taken out, 0 to 1
    * @param asLit share of the light's own tones and colours in place of the camera's rendition, 0
    *     to 1: half of the view lies below L* 58, and one soft curve keeps the light end below white
+   * @param held share by which what the camera's rendition burns is drawn together below white, 0
+   *     to 1
+   * @param oneWhereMoving whether a thing that moves is taken from one frame alone
+   * @param chosen frames chosen by hand for moving things; the others are chosen by the merge
    * @param calm share of one real frame mixed back in, 0 to 1
    * @param towards the frame that calm mixes towards
    */
@@ -143,6 +170,17 @@ public sealed interface Ground {
               help = "Tones and colours of the light itself instead of the camera's rendition")
           double asLit,
       @Control(
+              label = "Hold lights",
+              unit = "%",
+              from = 0,
+              to = 1,
+              step = 0.01,
+              defaultValue = 1,
+              help = "Draws what the camera's rendition burns together below white")
+          double held,
+      boolean oneWhereMoving,
+      List<Chosen> chosen,
+      @Control(
               label = "Calm",
               unit = "%",
               from = 0,
@@ -152,7 +190,7 @@ public sealed interface Ground {
               help = "Mixes the merge back towards one real frame")
           double calm,
       String towards)
-      implements Ground {
+      implements Ground, Several {
     public RadianceMerge {
       frames = List.copyOf(frames);
       if (frames.isEmpty()) {
@@ -161,6 +199,8 @@ public sealed interface Ground {
       Numbers.check(RadianceMerge.class, "exposure", exposure);
       Numbers.check(RadianceMerge.class, "compression", compression);
       Numbers.check(RadianceMerge.class, "asLit", asLit);
+      Numbers.check(RadianceMerge.class, "held", held);
+      chosen = copied(chosen);
       Numbers.check(RadianceMerge.class, "calm", calm);
     }
 

@@ -2,10 +2,14 @@ package illuminar.core.ground;
 
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
+import java.util.List;
 
 /** A ground with everything computed that has to see far. Safe for many threads. */
 public interface GroundWork {
 
   /** The ground at a raster, linear BT.2020; the same at every tiling. */
   Picture draw(Raster raster);
+
+  /** The moving things that were each taken from one frame, largest first. */
+  List<MovingThings.Thing> things();
 }

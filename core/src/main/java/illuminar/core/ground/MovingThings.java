@@ -1,5 +1,7 @@
 package illuminar.core.ground;
 
+import illuminar.core.analysis.Analysis;
+import illuminar.core.analysis.movement.Movement;
 import illuminar.core.picture.FloodFill;
 import illuminar.core.picture.Plane;
 import illuminar.core.picture.Point;
@@ -25,46 +27,63 @@ public final class MovingThings {
    */
   public record Thing(Point at, double share, String frame) {}
 
+  /** Where the view moves, on the analysis grid; nowhere, if that is not asked for. */
+  static Plane moving(Ground.Several ground, Analysis analysis) {
+    return ground.oneWhereMoving() && ground.frames().size() > 1
+        ? Movement.of(analysis).disagreeing(Movement.CAREFUL)
+        : Plane.of(analysis.raster().width(), analysis.raster().height());
+  }
+
   /**
+   * A moving thing and the frame that it is taken from.
+   *
+   * @param pixels where it is, on the grid of the movement
+   * @param frame which of the ground's frames
+   */
+  record Taken(Thing thing, int[] pixels, int frame) {}
+
+  /**
+   * Finds every moving thing and the frame for it.
+   *
    * @param moving share of movement at each pixel, 0 to 1; not modified
-   * @param weights one plane for each frame, summing to 1; modified
+   * @param weights how well each frame shows a pixel, one plane for each frame; not modified
    * @return what was found, largest first
    */
-  static List<Thing> takeOneFrame(Plane moving, Ground.EvenBlend blend, List<Plane> weights) {
+  static List<Taken> found(Plane moving, Ground.Several ground, List<Plane> weights) {
     int w = moving.width();
     int h = moving.height();
     double longEdge = Math.max(w, h);
     boolean[] seen = new boolean[w * h];
-    List<Thing> things = new ArrayList<>();
+    List<Taken> things = new ArrayList<>();
     for (int start = 0; start < seen.length; start++) {
       if (!seen[start] && moving.data()[start] > 0) {
         int[] pixels = FloodFill.of(start, w, h, true, seen, (from, to) -> moving.data()[to] > 0);
-        int frame = chosen(pixels, blend, w, longEdge);
+        int frame = chosen(pixels, ground, w, longEdge);
         if (frame < 0) {
           frame = best(pixels, weights);
         }
-        take(pixels, frame, moving, weights);
         int middle = middle(pixels, w);
-        things.add(
+        Thing thing =
             new Thing(
                 new Point(middle % w / longEdge, middle / w / longEdge),
                 pixels.length / (double) (w * h),
-                blend.frames().get(frame)));
+                ground.frames().get(frame));
+        things.add(new Taken(thing, pixels, frame));
       }
     }
-    things.sort((a, b) -> Double.compare(b.share, a.share));
+    things.sort((a, b) -> Double.compare(b.thing.share, a.thing.share));
     return List.copyOf(things);
   }
 
-  /** The blend's frame that was chosen for a thing, or below 0. */
-  private static int chosen(int[] pixels, Ground.EvenBlend blend, int w, double longEdge) {
-    for (Ground.Chosen choice : blend.chosen()) {
+  /** The ground's frame that was chosen for a thing, or below 0. */
+  private static int chosen(int[] pixels, Ground.Several ground, int w, double longEdge) {
+    for (Ground.Chosen choice : ground.chosen()) {
       int at =
           (int) Math.round(choice.at().y() * longEdge) * w
               + (int) Math.round(choice.at().x() * longEdge);
       for (int i : pixels) {
         if (i == at) {
-          return blend.frames().indexOf(choice.frame());
+          return ground.frames().indexOf(choice.frame());
         }
       }
     }
@@ -109,12 +128,17 @@ public final class MovingThings {
     return best;
   }
 
-  private static void take(int[] thing, int frame, Plane moving, List<Plane> weights) {
-    for (int i : thing) {
+  /**
+   * Takes a thing from its frame alone.
+   *
+   * @param weights one plane for each frame; modified
+   */
+  static void take(Taken taken, Plane moving, List<Plane> weights) {
+    for (int i : taken.pixels) {
       float share = Math.min(1, 2 * moving.data()[i]);
       for (int k = 0; k < weights.size(); k++) {
         float[] weight = weights.get(k).data();
-        weight[i] += ((k == frame ? 1 : 0) - weight[i]) * share;
+        weight[i] += ((k == taken.frame ? 1 : 0) - weight[i]) * share;
       }
     }
   }

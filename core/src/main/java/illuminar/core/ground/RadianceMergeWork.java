@@ -13,7 +13,9 @@ import illuminar.core.picture.MapRows;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
 
 /**
  * A radiance merge: of the light that the frames measured together ({@link MergedLight}), the wide
@@ -36,9 +38,22 @@ public final class RadianceMergeWork implements GroundWork {
 
   private final Ground.RadianceMerge merge;
   private final Analysis analysis;
+
+  /** What frames that a moving thing is not taken from keep there, for where its own burns. */
+  private static final float LEFT = 1e-6f;
+
+  /** Share of the picture that is lighter than what a held light end comes to white with. */
+  private static final double LIGHTEST = 0.001;
+
+  /** The most stops over what the camera's rendition holds that are drawn together. */
+  private static final float MOST = 6;
+
   private final Guided base;
   private final float middle;
   private final MergedLight merged;
+  private final List<MovingThings.Thing> things;
+  private final List<Plane> favoured;
+  private final LightEnd end;
 
   /** Finds the base on the analysis grid. */
   public RadianceMergeWork(Ground.RadianceMerge merge, Analysis analysis) {
@@ -46,7 +61,11 @@ public final class RadianceMergeWork implements GroundWork {
     this.analysis = analysis;
     merged = MergedLight.of(analysis, merge.frames());
     Raster grid = analysis.raster();
-    Picture light = merged.draw(grid, id -> analysis.draw(id, grid));
+    Plane moving = MovingThings.moving(merge, analysis);
+    List<MovingThings.Taken> taken = MovingThings.found(moving, merge, measured());
+    things = taken.stream().map(MovingThings.Taken::thing).toList();
+    favoured = favoured(taken, moving);
+    Picture light = light(grid);
     Plane stops = Plane.of(grid.width(), grid.height());
     for (int i = 0; i < stops.data().length; i++) {
       stops.data()[i] = tone(light, i);
@@ -56,6 +75,93 @@ public final class RadianceMergeWork implements GroundWork {
     float[] sorted = base.on(stops).data();
     Arrays.sort(sorted);
     middle = sorted[sorted.length / 2];
+    end = LightEnd.of(lightest(light) + (float) merge.exposure());
+  }
+
+  /** How well each frame measures the light on the analysis grid. */
+  private List<Plane> measured() {
+    List<Plane> out = new ArrayList<>();
+    for (int k = 0; k < merge.frames().size(); k++) {
+      out.add(merged.measured(k, analysis.draw(merge.frames().get(k), analysis.raster())));
+    }
+    return out;
+  }
+
+  /** A plane of favour for each frame; none where nothing moves. */
+  private List<Plane> favoured(List<MovingThings.Taken> taken, Plane moving) {
+    List<Plane> out = new ArrayList<>();
+    for (int k = 0; k < merge.frames().size() && !taken.isEmpty(); k++) {
+      Plane plane = Plane.of(moving.width(), moving.height());
+      Arrays.fill(plane.data(), 1);
+      for (MovingThings.Taken t : taken) {
+        for (int i : t.pixels()) {
+          float share = t.frame() == k ? 0 : Math.min(1, 2 * moving.data()[i]);
+          plane.data()[i] = Math.max(LEFT, 1 - share);
+        }
+      }
+      out.add(plane);
+    }
+    return out;
+  }
+
+  private Picture light(Raster raster) {
+    return merged.draw(raster, id -> analysis.draw(id, raster), favour(raster));
+  }
+
+  private MergedLight.Favour favour(Raster raster) {
+    if (favoured.isEmpty()) {
+      return MergedLight.Favour.NONE;
+    }
+    MapRows[] rows =
+        MapRows.of(
+            analysis.fullWidth(), analysis.fullHeight(), raster, favoured.toArray(Plane[]::new));
+    return (k, y, out) -> {
+      rows[k].row(y, out, 0);
+      return true;
+    };
+  }
+
+  @Override
+  public List<MovingThings.Thing> things() {
+    return things;
+  }
+
+  /** Tone that all but the lightest thousandth stay below, by the brightest channel. */
+  private static float lightest(Picture light) {
+    float[] most = new float[light.r().length];
+    for (int i = 0; i < most.length; i++) {
+      most[i] = light.mostAt(i);
+    }
+    Arrays.sort(most);
+    return Math.min(MOST, Stops.of(most[(int) ((1 - LIGHTEST) * (most.length - 1))]));
+  }
+
+  /**
+   * Draws tones above a knee together, so that the lightest comes just below white; as a shoulder
+   * of film does.
+   *
+   * @param knee tone from which on, stops
+   * @param over how far the lightest lies above the knee, stops
+   */
+  private record LightEnd(float knee, float over) {
+    /** Tone that the lightest comes to. */
+    private static final float WHITE = -0.02f;
+
+    /** The more has to be held, the deeper the knee lies. */
+    static LightEnd of(float lightest) {
+      float knee = -0.5f - 0.15f * Math.max(0, lightest - 1.5f);
+      return new LightEnd(knee, lightest - knee);
+    }
+
+    float held(float tone) {
+      float room = WHITE - knee;
+      if (tone <= knee || over <= room) {
+        return tone;
+      }
+      float bend = over * room / (over - room);
+      float d = tone - knee;
+      return knee + d / (1 + d / bend);
+    }
   }
 
   private static float tone(Picture light, int i) {
@@ -65,7 +171,7 @@ public final class RadianceMergeWork implements GroundWork {
   @Override
   public Picture draw(Raster raster) {
     int w = raster.width();
-    Picture light = merged.draw(raster, id -> analysis.draw(id, raster));
+    Picture light = light(raster);
     MapRows[] maps =
         MapRows.of(
             analysis.fullWidth(), analysis.fullHeight(), raster, base.slope(), base.offset());
@@ -105,7 +211,7 @@ public final class RadianceMergeWork implements GroundWork {
   private void rendered(Picture light, int i, float stops, float exposure, float[] out) {
     float asLit = (float) merge.asLit();
     Response response = analysis.frames().response();
-    float camera = Stops.light(exposure);
+    float camera = asLit < 1 ? Stops.light(exposure + held(light, i, exposure)) : 0;
     float lit = 0;
     if (asLit > 0) {
       // half by the brightest channel, so that few colours become too bright to be shown
@@ -117,6 +223,12 @@ public final class RadianceMergeWork implements GroundWork {
       float shown = asLit < 1 ? response.toDisplay(c, Math.min(1, of * camera)) : 0;
       out[c] = shown + asLit * (of * lit - shown);
     }
+  }
+
+  /** Stops by which a pixel is darker than exposed, so that it does not burn. */
+  private float held(Picture light, int i, float exposure) {
+    float tone = Stops.of(light.mostAt(i)) + exposure;
+    return (float) merge.held() * (end.held(tone) - tone);
   }
 
   /** Draws the light end together below white, as film does. */

@@ -30,7 +30,7 @@ class GroundsTest {
   private static final List<String> ALL = List.of("a0", "a1", "a2", "a3");
 
   private static Ground.RadianceMerge merge(double exposure, double compression) {
-    return new Ground.RadianceMerge(ALL, exposure, compression, 0, 0, "a1");
+    return new Ground.RadianceMerge(ALL, exposure, compression, 0, 0, false, List.of(), 0, "a1");
   }
 
   /** Uncompressed it is the anchor as it would be without noise: same light, same response. */
@@ -54,6 +54,38 @@ class GroundsTest {
     assertThat(worst).isLessThan(0.012);
   }
 
+  /**
+   * A shoulder leaves what lies well below white alone, and shows the rest in its order below white
+   * (common practice, as film does; no source).
+   */
+  @Test
+  void heldLightsKeepTheCamerasTonesAndTheirOrder() {
+    Picture plain = Grounds.of(merge(0, 0), ANALYSIS).draw(WHOLE);
+    Picture held =
+        Grounds.of(new Ground.RadianceMerge(ALL, 0, 0, 0, 1, false, List.of(), 0, "a1"), ANALYSIS)
+            .draw(WHOLE);
+    int burnt = 0;
+    for (int i = 0; i < WHOLE.pixels(); i++) {
+      if (plain.mostAt(i) < 0.4f) {
+        assertThat(held.g()[i]).isCloseTo(plain.g()[i], within(1e-4f));
+      } else if (plain.mostAt(i) > 0.999f) {
+        burnt++;
+      }
+    }
+    assertThat(burnt).isPositive();
+    assertThat(inRow(held, 60)).as("the sky's brighter half").isBetween(0.6, 0.99);
+    assertThat(inRow(held, 150)).isBetween(0.5, inRow(held, 60) - 0.01);
+  }
+
+  /** Mean green along a row of the left panes. */
+  private static double inRow(Picture p, int row) {
+    double sum = 0;
+    for (int x = 115; x < 170; x++) {
+      sum += p.g()[row * 360 + x];
+    }
+    return sum / 55;
+  }
+
   @Test
   void compressionBringsRoomAndViewTogetherAndKeepsTexture() {
     Picture flat = Grounds.of(merge(0, 0.7), ANALYSIS).draw(WHOLE);
@@ -67,7 +99,7 @@ class GroundsTest {
   /** The mean of all light's own colours, whatever the camera made of them (Robertson 2003). */
   @Test
   void asLitColoursAreThoseOfTheLightAndStayBelowWhite() {
-    Ground lit = new Ground.RadianceMerge(ALL, 0, 0, 1, 0, "a1");
+    Ground lit = new Ground.RadianceMerge(ALL, 0, 0, 1, 0, false, List.of(), 0, "a1");
     Picture p = Grounds.of(lit, ANALYSIS).draw(WHOLE);
     double off = 0;
     int n = 0;
@@ -96,7 +128,7 @@ class GroundsTest {
   /** Half of the light lies below L* 58 (Y = 0.26, CIE 15), at any exposure of the anchor. */
   @Test
   void asLitTheMiddleOfTheLightIsAMiddleTone() {
-    Ground lit = new Ground.RadianceMerge(ALL, 0, 0, 1, 0, "a1");
+    Ground lit = new Ground.RadianceMerge(ALL, 0, 0, 1, 0, false, List.of(), 0, "a1");
     Picture p = Grounds.of(lit, ANALYSIS).draw(WHOLE);
     float[] tones = new float[WHOLE.pixels()];
     for (int i = 0; i < tones.length; i++) {
@@ -192,6 +224,11 @@ class GroundsTest {
             .draw(WHOLE);
     // the square is whole in one place, and gone from the other
     assertThat(ghost(once)).isLessThan(0.25 * ghost(plain));
+    Ground.RadianceMerge merge =
+        new Ground.RadianceMerge(ALL, 0, 0, 1, 1, true, List.of(), 0, "a1");
+    Picture merged = Grounds.of(merge, analysis).draw(WHOLE);
+    assertThat(Grounds.of(merge, analysis).things()).isNotEmpty();
+    assertThat(ghost(merged)).isLessThan(0.25 * ghost(plain));
   }
 
   @Test

@@ -70,8 +70,9 @@ class JudgeController {
               content = @Content(schema = @Schema(ref = "#/components/schemas/Recipe")))
           @RequestBody
           String recipe) {
-    return json.read(recipe).ground() instanceof Ground.EvenBlend blend
-        ? Grounds.of(blend, session(member, id).analysis()).things()
+    Ground ground = json.read(recipe).ground();
+    return ground instanceof Ground.Several
+        ? Grounds.of(ground, session(member, id).analysis()).things()
         : List.of();
   }
 

@@ -45,7 +45,12 @@ final class OlderRecipes {
         flag(ground, "oneWhereMoving");
         list(ground, "chosen");
       }
-      case "radiance-merge" -> number(ground, "asLit", 0);
+      case "radiance-merge" -> {
+        number(ground, "asLit", 0);
+        number(ground, "held", 0);
+        flag(ground, "oneWhereMoving");
+        list(ground, "chosen");
+      }
       default -> {}
     }
   }

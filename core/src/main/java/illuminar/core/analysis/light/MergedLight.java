@@ -85,10 +85,30 @@ public final class MergedLight {
    * @return linear sRGB primaries, 1 where the anchor just burns, unbounded above
    */
   public Picture draw(Raster raster, Function<String, Picture> drawn) {
+    return draw(raster, drawn, Favour.NONE);
+  }
+
+  /** How much each frame counts at each pixel, beside how well it measures the light there. */
+  public interface Favour {
+    /** All frames alike. */
+    Favour NONE = (k, row, out) -> false;
+
+    /**
+     * Reads a row.
+     *
+     * @param k which of the frames
+     * @param out favour at each pixel of the row, 0 to 1
+     * @return whether anything but 1 was written
+     */
+    boolean row(int k, int row, float[] out);
+  }
+
+  /** The light likewise, some frames favoured at some places. */
+  public Picture draw(Raster raster, Function<String, Picture> drawn, Favour favour) {
     Picture out = Picture.of(raster.width(), raster.height());
     float[] weights = new float[raster.pixels()];
     for (int k = 0; k < time.length; k++) {
-      add(drawn.apply(frames.get(k)), k, weights, out);
+      add(drawn.apply(frames.get(k)), k, favour, weights, out);
     }
     for (int c = 0; c < 3; c++) {
       float[] into = out.channel(c);
@@ -99,16 +119,50 @@ public final class MergedLight {
     return out;
   }
 
-  private void add(Picture frame, int k, float[] weights, Picture out) {
+  /**
+   * How well a frame measures each pixel.
+   *
+   * @param k which of the frames
+   * @param frame the frame, display-linear with sRGB primaries
+   */
+  public Plane measured(int k, Picture frame) {
     boolean shortest = end(k, -1);
     boolean longest = end(k, 1);
-    for (int i = 0; i < weights.length; i++) {
+    Plane out = Plane.of(frame.width(), frame.height());
+    for (int i = 0; i < out.data().length; i++) {
+      out.data()[i] = trust(most(frame, i), least(frame, i), shortest, longest);
+    }
+    return out;
+  }
+
+  private static float most(Picture p, int i) {
+    return Srgb.encodeFast(Math.max(p.r()[i], Math.max(p.g()[i], p.b()[i])));
+  }
+
+  private static float least(Picture p, int i) {
+    return Srgb.encodeFast(Math.min(p.r()[i], Math.min(p.g()[i], p.b()[i])));
+  }
+
+  private void add(Picture frame, int k, Favour favour, float[] weights, Picture out) {
+    float[] row = new float[frame.width()];
+    for (int y = 0; y < frame.height(); y++) {
+      add(frame, k, y, favour.row(k, y, row) ? row : null, weights, out);
+    }
+  }
+
+  private void add(Picture frame, int k, int y, float[] favour, float[] weights, Picture out) {
+    boolean shortest = end(k, -1);
+    boolean longest = end(k, 1);
+    int w = frame.width();
+    for (int i = y * w; i < (y + 1) * w; i++) {
       float r = frame.r()[i];
       float g = frame.g()[i];
       float b = frame.b()[i];
-      float most = Srgb.encodeFast(Math.max(r, Math.max(g, b)));
-      float least = Srgb.encodeFast(Math.min(r, Math.min(g, b)));
-      float weight = time[k] * time[k] * trust(most, least, shortest, longest);
+      float trust = trust(most(frame, i), least(frame, i), shortest, longest);
+      float weight = time[k] * time[k] * trust;
+      if (favour != null) {
+        weight *= favour[i - y * w];
+      }
       weights[i] += weight;
       float part = weight / time[k];
       out.r()[i] += part * response.toLight(0, r);
