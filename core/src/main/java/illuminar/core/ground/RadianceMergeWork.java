@@ -136,34 +136,6 @@ public final class RadianceMergeWork implements GroundWork {
     return Math.min(MOST, Stops.of(most[(int) ((1 - LIGHTEST) * (most.length - 1))]));
   }
 
-  /**
-   * Draws tones above a knee together, so that the lightest comes just below white; as a shoulder
-   * of film does.
-   *
-   * @param knee tone from which on, stops
-   * @param over how far the lightest lies above the knee, stops
-   */
-  private record LightEnd(float knee, float over) {
-    /** Tone that the lightest comes to. */
-    private static final float WHITE = -0.02f;
-
-    /** The more has to be held, the deeper the knee lies. */
-    static LightEnd of(float lightest) {
-      float knee = -0.5f - 0.15f * Math.max(0, lightest - 1.5f);
-      return new LightEnd(knee, lightest - knee);
-    }
-
-    float held(float tone) {
-      float room = WHITE - knee;
-      if (tone <= knee || over <= room) {
-        return tone;
-      }
-      float bend = over * room / (over - room);
-      float d = tone - knee;
-      return knee + d / (1 + d / bend);
-    }
-  }
-
   private static float tone(Picture light, int i) {
     return Stops.of(Space.srgbLuminance(light.r()[i], light.g()[i], light.b()[i]));
   }
