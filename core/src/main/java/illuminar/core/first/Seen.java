@@ -2,6 +2,7 @@ package illuminar.core.first;
 
 import illuminar.core.analysis.Analysis;
 import illuminar.core.colour.Lab;
+import illuminar.core.colour.Space;
 import illuminar.core.colour.Stops;
 import illuminar.core.pass.Pass;
 import illuminar.core.pass.Where;
@@ -20,6 +21,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import java.util.function.IntPredicate;
+import java.util.stream.IntStream;
 
 /** A picture as it stands, small, with what is seen through windows told apart. */
 final class Seen {
@@ -109,6 +111,25 @@ final class Seen {
   /** Tones of what is seen through the windows, likewise. */
   float[] view() {
     return tones(i -> outside[i] >= 0.5f);
+  }
+
+  /** Stops by which the brightest channel of the view's lighter half exceeds its tone. */
+  double viewOver() {
+    float[] view = view();
+    float middle = view[view.length / 2];
+    double[] over =
+        IntStream.range(0, outside.length)
+            .filter(i -> outside[i] >= 0.5f && Stops.of(picture.luminanceAt(i)) >= middle)
+            .mapToDouble(this::over)
+            .sorted()
+            .toArray();
+    return over[over.length / 2];
+  }
+
+  private double over(int i) {
+    double[] rgb = Space.WORK_TO_SRGB.apply(picture.r()[i], picture.g()[i], picture.b()[i]);
+    float most = (float) Math.max(rgb[0], Math.max(rgb[1], rgb[2]));
+    return Stops.of(most) - Stops.of(picture.luminanceAt(i));
   }
 
   /** Tone that all but the lightest two hundredths of the whole picture stay below, stops. */

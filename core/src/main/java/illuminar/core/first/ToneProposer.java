@@ -55,7 +55,7 @@ final class ToneProposer implements Proposer {
   private static final double SHARE = 0.5;
 
   /** Tone that the middle of a view comes to beside white walls: L* 70. */
-  private static final double VIEW = -1.25;
+  private static final double VIEW = -0.95;
 
   /** Stops by which highlights can draw back what exposure lifts above that. */
   private static final double DRAWN_BACK = 0.6;
@@ -111,7 +111,7 @@ final class ToneProposer implements Proposer {
       double less = Math.max(SHARE * exposure, Math.min(exposure, VIEW - at(view, 0.5)));
       draft.pass(
           "tone-view",
-          WhiteCurve.of(Channels.LIGHTNESS, less, top),
+          WhiteCurve.of(Channels.BRIGHTNESS, less, top, WhiteCurve.TOP - seen.viewOver() / 4),
           windows.get(),
           1,
           String.format(

@@ -15,8 +15,8 @@ final class WhiteCurve {
   /** Tone from which on the light end is drawn together. */
   private static final double KNEE = -1.2;
 
-  /** Tone that the lightest stay below. */
-  private static final double TOP = -0.04;
+  /** Tone that the lightest come to. */
+  static final double TOP = -0.04;
 
   /** Tone of L* 12, which is kept, and stops above it over which exposure comes in. */
   private static final double DEEP = -6.1;
@@ -37,9 +37,18 @@ final class WhiteCurve {
    * @param top tone of the lightest of the room, stops
    */
   static ToneCurve of(Channels on, double exposure, double top) {
+    return of(on, exposure, top, TOP);
+  }
+
+  /**
+   * Makes the curve.
+   *
+   * @param white tone that the lightest come to
+   */
+  static ToneCurve of(Channels on, double exposure, double top, double white) {
     List<Point> points = new ArrayList<>();
     for (double x : AT) {
-      double y = Math.max(-12, Math.min(1, shown(x, exposure, top)));
+      double y = Math.max(-12, Math.min(1, shown(x, exposure, top, white)));
       points.add(new Point(x, Math.round(y * 100) / 100.0));
     }
     return new ToneCurve(on, points);
@@ -57,7 +66,7 @@ final class WhiteCurve {
     double high = 2.5;
     for (int k = 0; k < 40; k++) {
       double middle = (low + high) / 2;
-      if (shown(lit, middle, top) < wanted) {
+      if (shown(lit, middle, top, TOP) < wanted) {
         low = middle;
       } else {
         high = middle;
@@ -66,11 +75,11 @@ final class WhiteCurve {
     return (low + high) / 2;
   }
 
-  private static double shown(double x, double exposure, double top) {
+  private static double shown(double x, double exposure, double top, double white) {
     double share = Math.max(0, Math.min(1, (x - DEEP) / EASED));
     double t = x + exposure * share;
     double over = top + exposure - KNEE;
-    double room = TOP - KNEE;
+    double room = white - KNEE;
     if (t <= KNEE || over <= room) {
       return t;
     }

@@ -16,6 +16,7 @@ import illuminar.core.pass.Stage;
 import illuminar.core.pass.Tile;
 import illuminar.core.pass.work.ViewCurve;
 import illuminar.core.picture.Picture;
+import java.util.Arrays;
 
 /**
  * Shows the light of all frames in a region by one curve, so that a view is no patchwork of
@@ -26,7 +27,8 @@ import illuminar.core.picture.Picture;
  * ({@link MergedLight}). Hue and saturation are the light's own.
  *
  * @param lighter stops by which all of it is shown lighter
- * @param brightest tone that the brightest of it stays below, stops below white
+ * @param brightest tone that the brightest channel of the brightest of it stays below, stops below
+ *     white
  * @param contrast factor on the rise of tone over light
  * @param saturation of colours about their luminance, 1 leaves them
  */
@@ -72,6 +74,9 @@ public record ShowView(
     implements Move {
   private static final float[] TO_WORK = Space.SRGB_TO_WORK.floats();
 
+  /** Share of what the brightest channel exceeds the tone by that is kept below white too. */
+  private static final double HELD = 0.5;
+
   public ShowView {
     Numbers.check(ShowView.class, "lighter", lighter);
     Numbers.check(ShowView.class, "brightest", brightest);
@@ -88,10 +93,33 @@ public record ShowView(
     for (int i = 0; i < stops.length; i++) {
       stops[i] = Stops.of(Space.srgbLuminance(light.r()[i], light.g()[i], light.b()[i]));
     }
+    float[] share = below.region().copy();
+    double over = HELD * saturation * over(light, stops, share);
     ViewCurve curve =
-        ViewCurve.fitted(
-            stops, below.stops().data(), below.region().copy(), lighter, brightest, contrast);
+        ViewCurve.fitted(stops, below.stops().data(), share, lighter, brightest - over, contrast);
     return new Work(merged, curve, (float) saturation);
+  }
+
+  /** Stops by which the brightest channel of the lightest quarter of a view exceeds its tone. */
+  private static double over(Picture light, float[] stops, float[] share) {
+    float[] inside = new float[stops.length];
+    int n = 0;
+    for (int i = 0; i < stops.length; i++) {
+      if (share[i] > 0.5f) {
+        inside[n++] = stops[i];
+      }
+    }
+    Arrays.sort(inside, 0, n);
+    float from = n == 0 ? 0 : inside[(int) (0.75 * (n - 1))];
+    float[] over = new float[n];
+    int m = 0;
+    for (int i = 0; i < stops.length; i++) {
+      if (share[i] > 0.5f && stops[i] >= from) {
+        over[m++] = Stops.of(light.mostAt(i)) - stops[i];
+      }
+    }
+    Arrays.sort(over, 0, m);
+    return m == 0 ? 0 : over[m / 2];
   }
 
   private record Work(MergedLight merged, ViewCurve curve, float saturation)
