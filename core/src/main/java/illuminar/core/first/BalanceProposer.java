@@ -4,6 +4,7 @@ import illuminar.core.balance.Solve;
 import illuminar.core.colour.Lab;
 import illuminar.core.pass.Where;
 import illuminar.core.pass.kinds.Balance;
+import illuminar.core.pass.kinds.ClearCasts;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.render.PreviewSession;
 import java.util.List;
@@ -40,6 +41,15 @@ final class BalanceProposer implements Proposer {
           String.format(
               Locale.ROOT, "Light surfaces are neutral together: a* %.1f, b* %.1f.", a, b));
     }
+    if (Math.hypot(a, b) > MUCH && cleared(recipe)) {
+      return Proposal.none(
+          recipe,
+          String.format(
+              Locale.ROOT,
+              "Casts are cleared, yet light surfaces lean by a* %+.1f, b* %+.1f: probably paint.",
+              a,
+              b));
+    }
     Balance move = Solve.neutral(picks).move();
     boolean meant = Math.hypot(a, b) > MUCH;
     String why =
@@ -60,5 +70,9 @@ final class BalanceProposer implements Proposer {
         meant ? SHARE / 2 : SHARE,
         why);
     return new Proposal(draft.done(), why);
+  }
+
+  private static boolean cleared(Recipe recipe) {
+    return recipe.passes().stream().anyMatch(p -> p.on() && p.move() instanceof ClearCasts);
   }
 }

@@ -18,7 +18,10 @@ import illuminar.core.render.PreviewSession;
 import java.util.List;
 import java.util.Locale;
 
-/** The view, brought in where panes are burnt in the room's frame and clear in another. */
+/**
+ * The view: over merged light by one curve, over a blend brought in from the frame in which burnt
+ * panes are clear.
+ */
 final class WindowsProposer implements Proposer {
   static final String REGION = "window-panes";
 
@@ -71,7 +74,9 @@ final class WindowsProposer implements Proposer {
     }
     boolean merged = recipe.ground() instanceof Ground.RadianceMerge;
     boolean smooth = panes.raggedness() <= RAGGED && Openings.filled(analysis) >= FILLED;
-    if (held && (panes.straightShare() >= STRAIGHT || smooth && !merged)) {
+    if (!Boolean.getBoolean("show")
+        && held
+        && (panes.straightShare() >= STRAIGHT || smooth && !merged)) {
       return broughtIn(recipe, analysis, panes);
     }
     String through = openings.size() == 1 ? "one window" : openings.size() + " windows";

@@ -31,6 +31,9 @@ final class Extent {
   /** Stops by which sheer cloth dims the brightest of a view at least. */
   private static final float SHEER = 0.7f;
 
+  /** Stops below the brightest of a window at which nothing of a row is seen through it. */
+  private static final float DEEP = 5;
+
   /** Rows in a run that show the edges before they are believed. */
   private static final int RUN = 4;
 
@@ -65,6 +68,30 @@ final class Extent {
     Quad right = turned(stops).downwards(down.turned(), true).turned();
     int w = stops.width();
     return turned(mirrored(stops)).downwards(right.mirrored(w).turned(), true).turned().mirrored(w);
+  }
+
+  /** The window less what lies far darker along its bottom, as a seat or a sill does. */
+  Quad withoutSill(Quad window) {
+    float least = brightest(window) - DEEP;
+    double up = 0;
+    while (up < window.high() / 2 && lightest(window, -up) < least) {
+      up++;
+    }
+    double[] bottom = window.bottom();
+    return new Quad(
+        window.left(), window.right(), window.top(), new double[] {bottom[0] - up, bottom[1]});
+  }
+
+  /** What all but a tenth of a row so far below a window's bottom stays below, stops. */
+  private float lightest(Quad window, double below) {
+    double[] m = window.middle();
+    float[] row = new float[ROW];
+    for (int k = 0; k < ROW; k++) {
+      double x = m[0] + window.wide() * 0.9 * ((k + 0.5) / ROW - 0.5);
+      row[k] = stops.sample((float) x, (float) (Quad.at(window.bottom(), x) + below));
+    }
+    Arrays.sort(row);
+    return row[(int) (0.9 * ROW)];
   }
 
   private Extent turned(Plane plane) {

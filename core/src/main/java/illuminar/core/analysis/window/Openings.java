@@ -34,6 +34,14 @@ public final class Openings {
   /** Stops by which what is seen stands over the wall beside. */
   private static final float OVER_WALL = 1;
 
+  /**
+   * Share of a window that is brighter than half a stop below what burns in the room's frame, at
+   * least; a view that is darker needs no help, and may be a lit ceiling.
+   */
+  private static final double BURNS = 0.03;
+
+  private static final float NEEDS_HELP = -0.5f;
+
   /** Pixels up to which a box is a click. */
   private static final double CLICK = 4;
 
@@ -100,7 +108,10 @@ public final class Openings {
         continue;
       }
       Quad outline = fit.refined(PaneLattice.outline(window).times(in.fineness()));
-      out.add(new Opening(glazed(outline, wall, in), Stops.light(wall), Stops.light(view)));
+      Quad glass = glazed(outline, wall, in);
+      if (lightest(glass, in.fine, BURNS) > NEEDS_HELP) {
+        out.add(new Opening(glass, Stops.light(wall), Stops.light(view)));
+      }
     }
     return out;
   }
@@ -134,14 +145,14 @@ public final class Openings {
     Quad sides = fit.refined(panes.isEmpty() ? box : PaneLattice.outline(panes).times(k));
     float wall = wall(List.of(sides.times(1 / k)), in.tree.stops());
     Quad glass = panes.isEmpty() ? sides : glazed(sides, wall, in);
-    return new Opening(glass, Stops.light(wall), Stops.light(brightest(sides, in.fine)));
+    return new Opening(glass, Stops.light(wall), Stops.light(lightest(sides, in.fine, 0.1)));
   }
 
   /** A window as far as its bars and stiles go, less its frame. */
   private static Quad glazed(Quad outline, float wall, Looked in) {
-    Quad whole =
-        new QuadFit(in.fine).refined(new Extent(in.fine, wall, in.tree.middle()).of(outline));
-    return new Bars(in.fine, wall).glazed(whole);
+    Extent extent = new Extent(in.fine, wall, in.tree.middle());
+    Quad whole = new QuadFit(in.fine).refined(extent.of(outline));
+    return extent.withoutSill(new Bars(in.fine, wall).glazed(whole));
   }
 
   /** The window whose pane holds a place, or lies beside the bar on which it is. */
@@ -160,8 +171,8 @@ public final class Openings {
     return within || pane.depth(x0, y0) > 0 && pane.depth(x1, y1) > 0;
   }
 
-  /** Light that all but the lightest tenth within sides stays below, stops. */
-  private static float brightest(Quad sides, Plane stops) {
+  /** Light that all but a share of what lies within sides stays below, stops. */
+  private static float lightest(Quad sides, Plane stops, double share) {
     float[] found = new float[stops.data().length];
     int n = 0;
     for (int i = 0; i < found.length; i++) {
@@ -170,7 +181,7 @@ public final class Openings {
       }
     }
     Arrays.sort(found, 0, n);
-    return n == 0 ? 0 : found[(int) (0.9 * (n - 1))];
+    return n == 0 ? 0 : found[(int) ((1 - share) * (n - 1))];
   }
 
   private static List<Quad> quads(List<PaneTree.Pane> window) {

@@ -45,14 +45,27 @@ final class PaneTree {
   /** Share of a piece's extent that panes already found in it must cover to be kept instead. */
   private static final double SPLIT = 0.6;
 
+  /** Share of a pane that a piece must have more for that to be looked at. */
+  private static final double MUCH_MORE = 0.15;
+
+  /** Stops by which what is seen through a pane lies below its brightest at most. */
+  private static final float DEEP = 5;
+
+  /** Stops that an even surface varies by at most. */
+  private static final float EVEN = 0.7f;
+
+  /** Stops below what burns in the room's frame from which on light may be a surface's. */
+  private static final float BURNT = -0.5f;
+
   private final Plane stops;
   private final Picture colours;
   private final QuadFit fit;
   private final int w;
   private final float[] sorted;
+  private final float roomLean;
 
   /**
-   * @param light of the whole view, linear sRGB
+   * @param light of the whole view, linear sRGB, 1 where the room's frame burns
    */
   PaneTree(Picture light) {
     colours = light;
@@ -64,6 +77,11 @@ final class PaneTree {
     fit = new QuadFit(stops);
     sorted = stops.data().clone();
     Arrays.sort(sorted);
+    float[] leans = new float[sorted.length];
+    for (int i = 0; i < leans.length; i++) {
+      leans[i] = lean(i);
+    }
+    roomLean = at(leans, leans.length, 0.5);
   }
 
   /**
@@ -130,6 +148,9 @@ final class PaneTree {
     if (within.size() > 1 && covered > SPLIT * quad.size()) {
       return;
     }
+    if (within.size() == 1 && foreign(all, within.get(0).quad)) {
+      return;
+    }
     Pane pane = judged(quad, all);
     if (pane != null) {
       found.removeAll(within);
@@ -164,6 +185,49 @@ final class PaneTree {
     boolean enough = clear == sides || tone > middle() + FAR_OVER_ROOM;
     boolean strong = sum / sides >= STRONG && enough && tone > middle() + OVER_ROOM;
     return new Pane(quad, strong, tone);
+  }
+
+  /**
+   * Whether what a piece has more than a pane is not seen through it: an even surface in the room's
+   * own light, as a panel below the sill, or far darker than the pane's brightest, as a seat.
+   */
+  private boolean foreign(int[] all, Quad pane) {
+    float[] own = new float[all.length];
+    float[] more = new float[all.length];
+    float[] ownLean = new float[all.length];
+    float[] moreLean = new float[all.length];
+    int n = 0;
+    int m = 0;
+    for (int i : all) {
+      if (pane.depth(i % w + 0.5, i / w + 0.5) > 0) {
+        own[n] = stops.data()[i];
+        ownLean[n++] = lean(i);
+      } else {
+        more[m] = stops.data()[i];
+        moreLean[m++] = lean(i);
+      }
+    }
+    if (n == 0 || m < MUCH_MORE * n) {
+      return false;
+    }
+    if (at(more, m, 0.95) < at(own, n, 0.9) - DEEP) {
+      return true;
+    }
+    float leans = at(moreLean, m, 0.5);
+    boolean asRoom = Math.abs(leans - roomLean) < Math.abs(leans - at(ownLean, n, 0.5));
+    boolean even = at(more, m, 0.9) - at(more, m, 0.1) < EVEN;
+    return even && asRoom && at(more, m, 0.9) < BURNT;
+  }
+
+  /** What a share of the first so many values stays below; sorts them. */
+  private static float at(float[] values, int n, double share) {
+    Arrays.sort(values, 0, n);
+    return values[(int) (share * (n - 1))];
+  }
+
+  /** Blue over red, stops. */
+  private float lean(int i) {
+    return Stops.of(Math.max(1e-6f, colours.b()[i])) - Stops.of(Math.max(1e-6f, colours.r()[i]));
   }
 
   private boolean warm(int[] all) {
