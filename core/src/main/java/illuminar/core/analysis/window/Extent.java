@@ -28,11 +28,26 @@ final class Extent {
   /** Height of what is added over that of the window's panes at least; less is a sill. */
   private static final double ANOTHER = 0.4;
 
+  /** Height of what is added to a window without bars at least, over the window's. */
+  private static final double STRIP = 0.05;
+
+  /** Stops over wall and room from which on light is surely seen through glass. */
+  private static final float OUTSIDE = 2.5f;
+
   /** Stops by which sheer cloth dims the brightest of a view at least. */
   private static final float SHEER = 0.7f;
 
   /** Stops below the brightest of a window at which nothing of a row is seen through it. */
   private static final float DEEP = 5;
+
+  /** Share of the picture's height down to which what the floor mirrors reaches. */
+  private static final double FLOOR = 0.85;
+
+  /** Stops by which a wall between window and mirror image is darker than both. */
+  private static final float DIM = 1.2f;
+
+  /** Share of a window's height that is left above a band of wall at least. */
+  private static final double LEFT = 0.15;
 
   /** Rows in a run that show the edges before they are believed. */
   private static final int RUN = 4;
@@ -62,19 +77,55 @@ final class Extent {
     longEdge = Math.max(stops.width(), stops.height());
   }
 
-  /** The window as far as it goes: downwards, to the right and to the left. */
+  /** The window as far as it goes: downwards, upwards, to the right and to the left. */
   Quad of(Quad window) {
-    Quad down = downwards(window, false);
-    Quad right = turned(stops).downwards(down.turned(), true).turned();
     int w = stops.width();
-    return turned(mirrored(stops)).downwards(right.mirrored(w).turned(), true).turned().mirrored(w);
+    int h = stops.height();
+    Quad down = downwards(window, false);
+    Extent over = turned().mirrored().turned();
+    Quad up = over.downwards(down.turned().mirrored(h).turned(), true);
+    Quad upright = up.turned().mirrored(h).turned();
+    Quad right = turned().downwards(upright.turned(), true).turned();
+    Quad left = mirrored().turned().downwards(right.mirrored(w).turned(), true);
+    return left.turned().mirrored(w);
+  }
+
+  /**
+   * The part of a window above a band across it that is even, far darker than what it parts, and
+   * too high for a rail, if all reaches down to the floor: below that wall the floor mirrors the
+   * window.
+   */
+  Quad aboveWall(Quad window) {
+    double from = Quad.at(window.bottom(), window.middle()[0]);
+    if (from < FLOOR * stops.height()) {
+      return window;
+    }
+    float dim = Math.min(0, brightest(window)) - DIM;
+    int band = 0;
+    double mirror = Float.NEGATIVE_INFINITY;
+    for (int below = 0; below > -(1 - LEFT) * window.high(); below--) {
+      float[] row = row(window, below);
+      mirror = Math.max(mirror, row[(int) (0.9 * ROW)]);
+      boolean dark = row[(int) (0.9 * ROW)] < Math.min(dim, mirror - DIM);
+      boolean even = row[(int) (0.9 * ROW)] - row[(int) (0.1 * ROW)] < 1;
+      band = dark && even ? band + 1 : 0;
+      if (band > RAIL * longEdge) {
+        int top = below;
+        while (top > -window.high() && row(window, top - 1)[(int) (0.9 * ROW)] < dim) {
+          top--;
+        }
+        double[] bottom = {window.bottom()[0] + top, window.bottom()[1]};
+        return new Quad(window.left(), window.right(), window.top(), bottom);
+      }
+    }
+    return window;
   }
 
   /** The window less what lies far darker along its bottom, as a seat or a sill does. */
   Quad withoutSill(Quad window) {
     float least = brightest(window) - DEEP;
     double up = 0;
-    while (up < window.high() / 2 && lightest(window, -up) < least) {
+    while (up < window.high() / 2 && row(window, -up)[(int) (0.9 * ROW)] < least) {
       up++;
     }
     double[] bottom = window.bottom();
@@ -82,8 +133,8 @@ final class Extent {
         window.left(), window.right(), window.top(), new double[] {bottom[0] - up, bottom[1]});
   }
 
-  /** What all but a tenth of a row so far below a window's bottom stays below, stops. */
-  private float lightest(Quad window, double below) {
+  /** The places of a row so far below a window's bottom, sorted, stops. */
+  private float[] row(Quad window, double below) {
     double[] m = window.middle();
     float[] row = new float[ROW];
     for (int k = 0; k < ROW; k++) {
@@ -91,27 +142,29 @@ final class Extent {
       row[k] = stops.sample((float) x, (float) (Quad.at(window.bottom(), x) + below));
     }
     Arrays.sort(row);
-    return row[(int) (0.9 * ROW)];
+    return row;
   }
 
-  private Extent turned(Plane plane) {
-    int high = plane.width();
-    Plane out = Plane.of(plane.height(), high);
-    for (int y = 0; y < plane.height(); y++) {
-      for (int x = 0; x < plane.width(); x++) {
-        out.data()[x * plane.height() + y] = plane.at(x, y);
+  /** With rows for columns. */
+  private Extent turned() {
+    int high = stops.width();
+    Plane out = Plane.of(stops.height(), high);
+    for (int y = 0; y < stops.height(); y++) {
+      for (int x = 0; x < stops.width(); x++) {
+        out.data()[x * stops.height() + y] = stops.at(x, y);
       }
     }
     return new Extent(out, wall, room);
   }
 
-  private static Plane mirrored(Plane plane) {
-    int w = plane.width();
-    Plane out = Plane.of(w, plane.height());
+  /** With left for right. */
+  private Extent mirrored() {
+    int w = stops.width();
+    Plane out = Plane.of(w, stops.height());
     for (int i = 0; i < out.data().length; i++) {
-      out.data()[i] = plane.data()[i - i % w + w - 1 - i % w];
+      out.data()[i] = stops.data()[i - i % w + w - 1 - i % w];
     }
-    return out;
+    return new Extent(out, wall, room);
   }
 
   /**
@@ -120,13 +173,14 @@ final class Extent {
   private Quad downwards(Quad window, boolean sheer) {
     List<double[]> edges = new ArrayList<>(List.of(window.left(), window.right()));
     edges.addAll(bars.uprightSides(window));
-    if (edges.size() < 4) {
-      // without a bar, whatever hangs or stands beside a window would carry it on
+    // without a bar, whatever hangs or stands beside a window would carry it on
+    boolean bare = edges.size() < 4;
+    if (bare && sheer) {
       return window;
     }
     double from = Quad.at(window.bottom(), window.middle()[0]);
     double end = last(window, edges, from, sheer);
-    if (end - from < ANOTHER * window.high() / bars.rows(window)) {
+    if (end - from < (bare ? STRIP : ANOTHER) * window.high() / bars.rows(window)) {
       return window;
     }
     return new Quad(window.left(), window.right(), window.top(), ends(window, edges, from, end));
@@ -149,7 +203,9 @@ final class Extent {
           there += Math.abs(across(at, row)) > EDGE ? 1 : 0;
         }
       }
-      boolean on = seen > 0 && there >= MANY * seen && seenThrough(window, y - from, sheer);
+      boolean through =
+          edges.size() < 4 ? outside(window, y - from) : seenThrough(window, y - from, sheer);
+      boolean on = seen > 0 && there >= MANY * seen && through;
       run = on ? run + 1 : 0;
       if (run >= RUN) {
         last = y;
@@ -173,6 +229,11 @@ final class Extent {
     }
     Arrays.sort(ends);
     return new double[] {ends[ends.length / 2], slope};
+  }
+
+  /** Whether nearly all of a row so far below a window's bottom is far brighter than the room. */
+  private boolean outside(Quad window, double below) {
+    return row(window, below)[ROW / 10] > Math.max(wall, room) + OUTSIDE;
   }
 
   /**

@@ -151,7 +151,7 @@ public final class Openings {
   /** A window as far as its bars and stiles go, less its frame. */
   private static Quad glazed(Quad outline, float wall, Looked in) {
     Extent extent = new Extent(in.fine, wall, in.tree.middle());
-    Quad whole = new QuadFit(in.fine).refined(extent.of(outline));
+    Quad whole = new QuadFit(in.fine).refined(extent.of(extent.aboveWall(outline)));
     return extent.withoutSill(new Bars(in.fine, wall).glazed(whole));
   }
 
