@@ -49,6 +49,9 @@ final class Outdoors {
 
   private static final double ALONG = 0.08;
 
+  /** Share of the picture's height below which no sky reaches. */
+  private static final double DOWN = 0.7;
+
   /** Share of a bright sky that is bluer than the whole picture, at least. */
   private static final double BLUER_SHARE = 0.6;
 
@@ -137,6 +140,10 @@ final class Outdoors {
                 seen,
                 (from, to) -> g[to] > least && Math.abs(g[to] - g[from]) < SMOOTH * g[from]);
         for (int i : found) {
+          if (i / p.width() > DOWN * p.height()) {
+            // white walls go on where a sky ends
+            return false;
+          }
           sky[i] = true;
           n++;
           along += i < p.width() ? 1 : 0;

@@ -57,6 +57,13 @@ final class PaneTree {
   /** Stops below what burns in the room's frame from which on light may be a surface's. */
   private static final float BURNT = -0.5f;
 
+  /**
+   * Blue over red below which a room is lit by lamps, and how near to it lamplight leans, stops.
+   */
+  private static final float WARM_ROOM = -0.4f;
+
+  private static final float AS_ROOM = 0.3f;
+
   private final Plane stops;
   private final Picture colours;
   private final QuadFit fit;
@@ -184,7 +191,23 @@ final class PaneTree {
     float tone = tones[tones.length / 2];
     boolean enough = clear == sides || tone > middle() + FAR_OVER_ROOM;
     boolean strong = sum / sides >= STRONG && enough && tone > middle() + OVER_ROOM;
-    return new Pane(quad, strong, tone);
+    return !strong && lampLit(all, tones) ? null : new Pane(quad, strong, tone);
+  }
+
+  /**
+   * Whether a piece is an even surface in the light of lamps that light the room too, as a panel
+   * below a window is.
+   *
+   * @param tones of the piece, sorted
+   */
+  private boolean lampLit(int[] all, float[] tones) {
+    float[] leans = new float[all.length];
+    for (int k = 0; k < leans.length; k++) {
+      leans[k] = lean(all[k]);
+    }
+    boolean even = at(tones, tones.length, 0.9) - at(tones, tones.length, 0.1) < EVEN;
+    boolean asRoom = at(leans, leans.length, 0.5) < roomLean + AS_ROOM;
+    return roomLean < WARM_ROOM && asRoom && even && at(tones, tones.length, 0.9) < BURNT;
   }
 
   /**

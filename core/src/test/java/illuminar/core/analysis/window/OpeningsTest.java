@@ -102,6 +102,38 @@ class OpeningsTest {
   }
 
   /** A mirror image in a polished floor is dimmer than its window and lies below it. */
+  /** A lit patch with straight sides that burns in no frame of the room: a ceiling, a picture. */
+  @Test
+  void whatDoesNotBurnNeedsNoHelp() {
+    assertThat(
+            Openings.of(
+                GardenRoom.analysis(
+                    (x, y, c) -> x > 500 && x < 700 && y > 180 && y < 420 ? 0.4 : 0.03, 2, 2)))
+        .isEmpty();
+  }
+
+  /** A panel below the sill, as wide as the window and lit by a lamp, is no pane. */
+  @Test
+  void aPanelBelowTheSillIsNoPane() {
+    List<Opening> found =
+        Openings.of(
+            GardenRoom.analysis(
+                (x, y, c) -> {
+                  boolean panel = x > 500 && x < 700 && y >= 420 && y < 560;
+                  return panel ? new double[] {0.42, 0.34, 0.22}[c] : sash(x, y) * warm(x, y, c);
+                },
+                2,
+                2));
+    assertThat(found).hasSize(1);
+    assertThat(Quad.at(found.get(0).sides().bottom(), 600)).isCloseTo(420, within(6.0));
+  }
+
+  /** The room's light is a lamp's, the view's is the sky's. */
+  private static double warm(int x, int y, int c) {
+    boolean glass = x > 500 && x < 700 && y > 180 && y < 420;
+    return (glass ? new double[] {0.8, 1, 1.3} : new double[] {1.2, 1, 0.65})[c];
+  }
+
   @Test
   void mirrorImagesOfAWindowAreLeftOut() {
     List<Opening> found =
