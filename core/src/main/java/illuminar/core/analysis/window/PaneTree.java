@@ -155,7 +155,7 @@ final class PaneTree {
     if (within.size() > 1 && covered > SPLIT * quad.size()) {
       return;
     }
-    if (within.size() == 1 && foreign(all, within.get(0).quad)) {
+    if (foreign(all, within)) {
       return;
     }
     Pane pane = judged(quad, all);
@@ -211,10 +211,10 @@ final class PaneTree {
   }
 
   /**
-   * Whether what a piece has more than a pane is not seen through it: an even surface in the room's
-   * own light, as a panel below the sill, or far darker than the pane's brightest, as a seat.
+   * Whether what a piece has more than panes within it is not seen through them: an even surface in
+   * the room's own light, as a panel below the sill, or far darker than their brightest, as a seat.
    */
-  private boolean foreign(int[] all, Quad pane) {
+  private boolean foreign(int[] all, List<Pane> panes) {
     float[] own = new float[all.length];
     float[] more = new float[all.length];
     float[] ownLean = new float[all.length];
@@ -222,7 +222,7 @@ final class PaneTree {
     int n = 0;
     int m = 0;
     for (int i : all) {
-      if (pane.depth(i % w + 0.5, i / w + 0.5) > 0) {
+      if (panes.stream().anyMatch(p -> p.quad.depth(i % w + 0.5, i / w + 0.5) > 0)) {
         own[n] = stops.data()[i];
         ownLean[n++] = lean(i);
       } else {

@@ -120,7 +120,7 @@ class OpeningsTest {
             GardenRoom.analysis(
                 (x, y, c) -> {
                   boolean panel = x > 500 && x < 700 && y >= 420 && y < 560;
-                  return panel ? new double[] {0.42, 0.34, 0.22}[c] : sash(x, y) * warm(x, y, c);
+                  return panel ? new double[] {0.30, 0.25, 0.16}[c] : sash(x, y) * warm(x, y, c);
                 },
                 2,
                 2));
