@@ -159,7 +159,8 @@ final class PaneTree {
       return;
     }
     Pane pane = judged(quad, all);
-    if (pane != null) {
+    // what stands for itself is never lost in something larger that does not
+    if (pane != null && (pane.strong || within.stream().noneMatch(Pane::strong))) {
       found.removeAll(within);
       found.add(pane);
     }
