@@ -41,12 +41,13 @@ final class BalanceProposer implements Proposer {
           String.format(
               Locale.ROOT, "Light surfaces are neutral together: a* %.1f, b* %.1f.", a, b));
     }
-    if (Math.hypot(a, b) > MUCH && cleared(recipe)) {
+    if (cleared(recipe) && (b > 0 || Math.hypot(a, b) > MUCH)) {
       return Proposal.none(
           recipe,
           String.format(
               Locale.ROOT,
-              "Casts are cleared, yet light surfaces lean by a* %+.1f, b* %+.1f: probably paint.",
+              "Casts are cleared; that light surfaces lean by a* %+.1f, b* %+.1f still is paint, or"
+                  + " warmth that is meant.",
               a,
               b));
     }

@@ -2,16 +2,21 @@ package illuminar.core.first;
 
 import illuminar.core.analysis.Analysis;
 import illuminar.core.analysis.light.MergedLight;
+import illuminar.core.analysis.window.Opening;
+import illuminar.core.analysis.window.Openings;
 import illuminar.core.colour.Burnt;
+import illuminar.core.colour.Stops;
 import illuminar.core.picture.FloodFill;
 import illuminar.core.picture.Picture;
 import java.util.Arrays;
+import java.util.List;
 
 /**
  * Whether a view is of the outside of a house rather than a room: a sky along its top, among the
  * lightest of the picture, and burnt or bluer than the rest; or a clear blue sky that reaches its
  * top somewhere and is not far brighter than all else, as it is when seen from a room; or a bright
- * sky at the top, several times lighter than the rest and no more than that. Our own rule.
+ * sky at the top, several times lighter than the rest and no more than that; or windows that are
+ * far warmer than all else, as lit rooms are when seen from outside. Our own rule.
  */
 final class Outdoors {
   /** Share of the picture's height that is looked at. */
@@ -52,6 +57,9 @@ final class Outdoors {
   /** Share of the picture's height below which no sky reaches. */
   private static final double DOWN = 0.7;
 
+  /** Stops by which lit windows lean to red of all else. */
+  private static final float WARMER = 0.7f;
+
   /** Share of a bright sky that is bluer than the whole picture, at least. */
   private static final double BLUER_SHARE = 0.6;
 
@@ -74,7 +82,8 @@ final class Outdoors {
     float lean = lean(p);
     return skyAlongTheTop(analysis, p, lean)
         || clearSky(analysis, p, lean)
-        || skyFromTheTop(analysis, lean);
+        || skyFromTheTop(analysis, lean)
+        || litFromWithin(analysis);
   }
 
   /** Blue over red of the whole picture. */
@@ -163,6 +172,30 @@ final class Outdoors {
     float[] sorted = g.clone();
     Arrays.sort(sorted);
     return sorted[(int) (0.98 * (sorted.length - 1))];
+  }
+
+  /** Whether what looks like windows is far warmer than all else: rooms seen from outside. */
+  private static boolean litFromWithin(Analysis analysis) {
+    List<Opening> openings = Openings.of(analysis);
+    Picture p = light(analysis);
+    double toGrid = (double) analysis.raster().width() / p.width();
+    float[] windows = new float[p.r().length];
+    float[] rest = new float[windows.length];
+    int n = 0;
+    int m = 0;
+    for (int i = 0; i < windows.length; i++) {
+      float lean = Stops.of(p.b()[i]) - Stops.of(p.r()[i]);
+      double x = (i % p.width() + 0.5) * toGrid;
+      double y = (i / p.width() + 0.5) * toGrid;
+      if (Openings.depth(openings, x, y) > 0) {
+        windows[n++] = lean;
+      } else {
+        rest[m++] = lean;
+      }
+    }
+    Arrays.sort(windows, 0, n);
+    Arrays.sort(rest, 0, m);
+    return n > 0 && m > 0 && windows[n / 2] < rest[m / 2] - WARMER;
   }
 
   private static Picture light(Analysis analysis) {

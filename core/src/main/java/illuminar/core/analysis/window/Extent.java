@@ -16,6 +16,9 @@ final class Extent {
   /** Share of the edges that go on beside what still belongs to the window. */
   private static final double MANY = 0.55;
 
+  /** The same of a window without bars, one side of which may be a sheer curtain's. */
+  private static final double HALF = 0.5;
+
   /** Width of a rail between panes at most, as a share of the grid's long edge. */
   private static final double RAIL = 0.03;
 
@@ -31,8 +34,8 @@ final class Extent {
   /** Height of what is added to a window without bars at least, over the window's. */
   private static final double STRIP = 0.05;
 
-  /** Stops over wall and room from which on light is surely seen through glass. */
-  private static final float OUTSIDE = 2.5f;
+  /** Stops over the room from which on light is surely seen through glass. */
+  private static final float OUTSIDE = 1.2f;
 
   /** Stops by which sheer cloth dims the brightest of a view at least. */
   private static final float SHEER = 0.7f;
@@ -205,7 +208,8 @@ final class Extent {
       }
       boolean through =
           edges.size() < 4 ? outside(window, y - from) : seenThrough(window, y - from, sheer);
-      boolean on = seen > 0 && there >= MANY * seen && through;
+      double many = edges.size() < 4 ? HALF : MANY;
+      boolean on = seen > 0 && there >= many * seen && through;
       run = on ? run + 1 : 0;
       if (run >= RUN) {
         last = y;
@@ -233,7 +237,8 @@ final class Extent {
 
   /** Whether nearly all of a row so far below a window's bottom is far brighter than the room. */
   private boolean outside(Quad window, double below) {
-    return row(window, below)[ROW / 10] > Math.max(wall, room) + OUTSIDE;
+    // where a curtain hides half of a window, what counts as its wall is light as well
+    return row(window, below)[ROW / 10] > room + OUTSIDE;
   }
 
   /**
