@@ -12,11 +12,12 @@ import java.util.Arrays;
 import java.util.List;
 
 /**
- * Whether a view is of the outside of a house rather than a room: a sky along its top, among the
- * lightest of the picture, and burnt or bluer than the rest; or a clear blue sky that reaches its
- * top somewhere and is not far brighter than all else, as it is when seen from a room; or a bright
- * sky at the top, several times lighter than the rest and no more than that; or windows that are
- * far warmer than all else, as lit rooms are when seen from outside. Our own rule.
+ * Whether a view is of the outside of a house rather than a room. Any of these tells: a sky along
+ * the top, among the lightest of the picture, and burnt or bluer than the rest; a clear blue sky
+ * that reaches the top somewhere and is not far brighter than all else, as it is when seen from a
+ * room; a bright sky that comes down from the top, several times lighter than the rest and no more
+ * than that; windows far warmer than all else, as lit rooms are when seen from outside. Our own
+ * rules.
  */
 final class Outdoors {
   /** Share of the picture's height that is looked at. */

@@ -36,9 +36,6 @@ public final class RadianceMergeWork implements GroundWork {
 
   private static final float TOP = -0.05f;
 
-  private final Ground.RadianceMerge merge;
-  private final Analysis analysis;
-
   /** What frames that a moving thing is not taken from keep there, for where its own burns. */
   private static final float LEFT = 1e-6f;
 
@@ -48,6 +45,8 @@ public final class RadianceMergeWork implements GroundWork {
   /** The most stops over what the camera's rendition holds that are drawn together. */
   private static final float MOST = 6;
 
+  private final Ground.RadianceMerge merge;
+  private final Analysis analysis;
   private final Guided base;
   private final float middle;
   private final MergedLight merged;
@@ -72,10 +71,11 @@ public final class RadianceMergeWork implements GroundWork {
     }
     int radius = Math.max(2, Math.round(grid.width() * 0.02f));
     base = Guided.of(stops, stops, radius, EDGE);
-    float[] sorted = base.on(stops).data();
+    float[] wide = base.on(stops).data();
+    float[] sorted = wide.clone();
     Arrays.sort(sorted);
     middle = sorted[sorted.length / 2];
-    end = LightEnd.of(lightest(light) + (float) merge.exposure());
+    end = LightEnd.of(lightest(light, wide));
   }
 
   /** How well each frame measures the light on the analysis grid. */
@@ -127,13 +127,18 @@ public final class RadianceMergeWork implements GroundWork {
   }
 
   /** Tone that all but the lightest thousandth stay below, by the brightest channel. */
-  private static float lightest(Picture light) {
-    float[] most = new float[light.r().length];
-    for (int i = 0; i < most.length; i++) {
-      most[i] = light.mostAt(i);
+  private float lightest(Picture light, float[] wide) {
+    float[] tones = new float[wide.length];
+    for (int i = 0; i < tones.length; i++) {
+      tones[i] = Stops.of(light.mostAt(i)) + exposure(wide[i]);
     }
-    Arrays.sort(most);
-    return Math.min(MOST, Stops.of(most[(int) ((1 - LIGHTEST) * (most.length - 1))]));
+    Arrays.sort(tones);
+    return Math.min(MOST, tones[(int) ((1 - LIGHTEST) * (tones.length - 1))]);
+  }
+
+  /** Stops by which a place is exposed, its wide light compressed. */
+  private float exposure(float wide) {
+    return (float) (merge.exposure() - merge.compression() * (wide - middle));
   }
 
   private static float tone(Picture light, int i) {
@@ -162,9 +167,7 @@ public final class RadianceMergeWork implements GroundWork {
       for (int x = 0; x < w; x++) {
         int i = j * w + x;
         float stops = tone(light, i);
-        float wide = slope[x] * stops + offset[x] - middle;
-        float less = (float) (merge.exposure() - merge.compression() * wide);
-        rendered(light, i, stops, less, shown);
+        rendered(light, i, stops, exposure(slope[x] * stops + offset[x]), shown);
         for (int c = 0; c < 3; c++) {
           light.channel(c)[i] = share > 0 ? calmed(shown[c], calm[c][x], share) : shown[c];
         }

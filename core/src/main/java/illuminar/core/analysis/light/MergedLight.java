@@ -120,7 +120,7 @@ public final class MergedLight {
   }
 
   /**
-   * How well a frame measures each pixel.
+   * How well a frame measures each pixel; a longer exposure a little better.
    *
    * @param k which of the frames
    * @param frame the frame, display-linear with sRGB primaries
@@ -128,9 +128,10 @@ public final class MergedLight {
   public Plane measured(int k, Picture frame) {
     boolean shortest = end(k, -1);
     boolean longest = end(k, 1);
+    float longer = (float) Math.pow(time[k], 0.1);
     Plane out = Plane.of(frame.width(), frame.height());
     for (int i = 0; i < out.data().length; i++) {
-      out.data()[i] = trust(most(frame, i), least(frame, i), shortest, longest);
+      out.data()[i] = longer * trust(most(frame, i), least(frame, i), shortest, longest);
     }
     return out;
   }
