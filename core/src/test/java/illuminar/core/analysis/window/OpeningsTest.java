@@ -128,6 +128,44 @@ class OpeningsTest {
     assertThat(Quad.at(found.get(0).sides().bottom(), 600)).isCloseTo(420, within(6.0));
   }
 
+  /** A room at 0.1 with one straight-sided piece between columns 500 and 700, by rows. */
+  private static Opening only(TestRoom.Light inside, int from, int to) {
+    List<Opening> found =
+        Openings.of(
+            GardenRoom.analysis(
+                (x, y, c) ->
+                    x > 500 && x < 700 && y > from && y < to
+                        ? inside.at(x, y, c)
+                        : 0.1 + 0.01 * Math.sin(x * 0.05),
+                2,
+                2));
+    assertThat(found).hasSize(1);
+    return found.get(0);
+  }
+
+  /** A seat in the niche below is six stops darker than the sky, as the room is. */
+  @Test
+  void aSeatBelowTheWindowIsNoPane() {
+    Opening found = only((x, y, c) -> y < 420 ? 9 : 0.13 + 0.02 * Math.sin(x * 0.3), 180, 520);
+    assertThat(Quad.at(found.sides().bottom(), 600)).isCloseTo(420, within(8.0));
+  }
+
+  /** A polished floor mirrors the window below a strip of wall that the window lights. */
+  @Test
+  void theFloorThatMirrorsTheWindowIsNoPane() {
+    Opening found =
+        only((x, y, c) -> y < 420 ? 3 : y < 560 ? 0.2 : 2.2 + 0.3 * Math.sin(x * 0.2), 180, 795);
+    assertThat(Quad.at(found.sides().bottom(), 600)).isCloseTo(420, within(8.0));
+    assertThat(Quad.at(found.sides().top(), 600)).isCloseTo(181, within(3.0));
+  }
+
+  /** A lawn in the shade of the house is two stops darker than what lies behind it. */
+  @Test
+  void aDarkerLawnBelongsToTheWindow() {
+    Opening found = only((x, y, c) -> y < 360 ? 3 : 0.7 + 0.1 * Math.sin(x * 0.4), 180, 420);
+    assertThat(Quad.at(found.sides().bottom(), 600)).isCloseTo(420, within(8.0));
+  }
+
   /** The room's light is a lamp's, the view's is the sky's. */
   private static double warm(int x, int y, int c) {
     boolean glass = x > 500 && x < 700 && y > 180 && y < 420;
