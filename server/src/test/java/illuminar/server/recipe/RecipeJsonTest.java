@@ -59,7 +59,8 @@ class RecipeJsonTest {
               "compression": 0.55, "calm": 0, "towards": "a"}, "passes": [], "regions": []}
             """);
     assertThat(recipe.ground())
-        .isEqualTo(new Ground.RadianceMerge(List.of("a"), 0.5, 0.55, 0, 0, false, List.of(), 0, "a"));
+        .isEqualTo(
+            new Ground.RadianceMerge(List.of("a"), 0.5, 0.55, 0, 0, false, List.of(), 0, "a"));
   }
 
   /** Passes that have learnt something since open as they were meant. */
