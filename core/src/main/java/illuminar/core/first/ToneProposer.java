@@ -54,7 +54,7 @@ final class ToneProposer implements Proposer {
   /** Share of the room's exposure that its windows have at least, so that no seam shows. */
   private static final double SHARE = 0.5;
 
-  /** Tone that the middle of a view comes to beside white walls: L* 70. */
+  /** Tone that the middle of a view comes to beside white walls: L* 77. */
   private static final double VIEW = -0.95;
 
   /** Stops by which highlights can draw back what exposure lifts above that. */

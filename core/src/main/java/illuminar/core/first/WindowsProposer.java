@@ -74,9 +74,7 @@ final class WindowsProposer implements Proposer {
     }
     boolean merged = recipe.ground() instanceof Ground.RadianceMerge;
     boolean smooth = panes.raggedness() <= RAGGED && Openings.filled(analysis) >= FILLED;
-    if (!Boolean.getBoolean("show")
-        && held
-        && (panes.straightShare() >= STRAIGHT || smooth && !merged)) {
+    if (held && (panes.straightShare() >= STRAIGHT || smooth && !merged)) {
       return broughtIn(recipe, analysis, panes);
     }
     String through = openings.size() == 1 ? "one window" : openings.size() + " windows";

@@ -29,11 +29,11 @@ final class Ridges {
   private static final int[][] ACROSS = {{1, 0}, {0, 1}, {1, 1}, {1, -1}};
 
   private final Plane shown;
-  private final Plane light;
+  private final List<Plane> lights;
 
-  private Ridges(Plane shown, Plane light) {
+  private Ridges(Plane shown, List<Plane> lights) {
     this.shown = shown;
-    this.light = light;
+    this.lights = lights;
   }
 
   /** A place on a line, and how far it stands off both sides of it, L*. */
@@ -49,10 +49,10 @@ final class Ridges {
    * The places of all new lines.
    *
    * @param shown lightness of the picture, L*
-   * @param light of the frames, stops
+   * @param lights of the frames, one by one and together, stops
    */
-  static List<Place> of(Plane shown, Plane light) {
-    return new Ridges(shown, light).all();
+  static List<Place> of(Plane shown, List<Plane> lights) {
+    return new Ridges(shown, lights).all();
   }
 
   private List<Place> all() {
@@ -108,14 +108,23 @@ final class Ridges {
       if (Math.abs(amount) <= SEEN) {
         continue;
       }
-      float own = STEEPEST * off(light, x, y, d[0], d[1]);
-      float fresh = amount > 0 ? amount - Math.max(0, own) : amount - Math.min(0, own);
+      float fresh = amount - own(amount, x, y, d);
       boolean more = best == null || Math.abs(fresh) > Math.abs(best.amount);
       if (fresh > 0 == amount > 0 && Math.abs(fresh) > SEEN && more) {
         best = new Place(x, y, d[0], d[1], fresh);
       }
     }
     return best;
+  }
+
+  /** The most that the steepest tone curve makes of a line that the frames have, L*. */
+  private float own(float amount, int x, int y, int[] d) {
+    float most = 0;
+    for (Plane light : lights) {
+      float own = STEEPEST * off(light, x, y, d[0], d[1]);
+      most = amount > 0 ? Math.max(most, own) : Math.min(most, own);
+    }
+    return most;
   }
 
   /** How far a place stands off both of its sides; 0 where it lies between them. */

@@ -43,10 +43,14 @@ public final class Watch {
 
   private static final int MOST = 5;
 
+  /** How well a frame must show a pixel for a line to be its own, 0 to 1. */
+  private static final float SHOWS = 0.3f;
+
   private final PreviewSession session;
   private final Recipe recipe;
   private final List<Pass> passes;
   private final Raster raster;
+  private final List<Plane> frames = new ArrayList<>();
   private final Plane light;
   private final List<Rims.Way> ways;
   private final List<LabPlanes> labs = new ArrayList<>();
@@ -87,28 +91,35 @@ public final class Watch {
     return out;
   }
 
-  /** Light of the scene in stops, each frame counting by how well it shows a pixel. */
+  /**
+   * Light of the scene in stops, each frame counting by how well it shows a pixel; each frame's own
+   * goes to {@link #frames}.
+   */
   private Plane light(Analysis analysis) {
-    List<Frame> frames = new ArrayList<>(analysis.frames().ambient());
+    List<Frame> all = new ArrayList<>(analysis.frames().ambient());
     Frame window = analysis.frames().windowFrame();
-    if (!frames.contains(window)) {
-      frames.add(window);
+    if (!all.contains(window)) {
+      all.add(window);
     }
-    if (frames.isEmpty()) {
-      frames.add(analysis.frames().anchorFrame());
+    if (all.isEmpty()) {
+      all.add(analysis.frames().anchorFrame());
     }
     Response response = analysis.frames().response();
     Plane sum = Plane.of(raster.width(), raster.height());
     float[] weights = new float[sum.data().length];
-    for (Frame f : frames) {
+    for (Frame f : all) {
       Picture p = analysis.draw(f.id(), raster);
+      Plane own = Plane.of(raster.width(), raster.height());
+      frames.add(own);
       for (int i = 0; i < weights.length; i++) {
         float most = Math.max(p.r()[i], Math.max(p.g()[i], p.b()[i]));
         float tone = Space.srgbLuminance(p.r()[i], p.g()[i], p.b()[i]);
         float weight = Math.max(1e-4f, Math.min(1, tone * 12) * Math.min(1, (1 - most) * 12));
-        sum.data()[i] +=
-            weight
-                * (Stops.of(response.luminance(p.r()[i], p.g()[i], p.b()[i])) - (float) f.stops());
+        float stops =
+            Stops.of(response.luminance(p.r()[i], p.g()[i], p.b()[i])) - (float) f.stops();
+        // what a frame hardly shows is noise, of which no line is made
+        own.data()[i] = weight > SHOWS ? stops : Float.NaN;
+        sum.data()[i] += weight * stops;
         weights[i] += weight;
       }
     }
@@ -231,7 +242,9 @@ public final class Watch {
     Spots spots = new Spots(raster.width(), raster.height(), labs.size());
     List<Plane> shown =
         labs.stream().map(l -> new Plane(raster.width(), raster.height(), l.l())).toList();
-    for (Ridges.Place place : Ridges.of(shown.get(shown.size() - 1), light)) {
+    List<Plane> lights = new ArrayList<>(frames);
+    lights.add(light);
+    for (Ridges.Place place : Ridges.of(shown.get(shown.size() - 1), lights)) {
       double[] share = new double[labs.size()];
       double relit = 0;
       for (int k = 0; k < share.length; k++) {
