@@ -19,8 +19,8 @@ import java.util.List;
 import java.util.Locale;
 
 /**
- * The view: over merged light by one curve, over a blend brought in from the frame in which burnt
- * panes are clear.
+ * The view: brought in from the frame in which burnt panes with straight sides are clear, else
+ * shown by one curve from all frames.
  */
 final class WindowsProposer implements Proposer {
   static final String REGION = "window-panes";
