@@ -121,7 +121,7 @@ public final class Pictures {
     link("Fennick Weather House").click();
     picture(() -> page.getByLabel("Open Dormer room").click());
     page.evaluate("() => document.getElementById('stage-5').scrollIntoView()");
-    picture(() -> button("Curve").click());
+    picture(() -> button("(Curve|Another: curve)").click());
     page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Curve point 2")).focus();
     for (int k = 0; k < 6; k++) {
       page.keyboard().press("ArrowDown");
