@@ -57,7 +57,7 @@ final class FirstProof {
     System.out.printf("  first version in %.1f s%n", (System.nanoTime() - start) / 1e9);
     first.passes().forEach(p -> System.out.println("    " + p.move() + " " + p.why()));
     Lab[] ours = sampled(session.picture(first, whole));
-    if (first.ground() instanceof Ground.EvenBlend) {
+    if (first.ground() instanceof Ground.RadianceMerge merge && merge.asLit() == 0) {
       table.most(
           view.title(),
           "first version from the camera's frame, lightness fitted",

@@ -8,6 +8,7 @@ import illuminar.core.colour.Burnt;
 import illuminar.core.colour.Stops;
 import illuminar.core.picture.FloodFill;
 import illuminar.core.picture.Picture;
+import illuminar.core.picture.Raster;
 import java.util.Arrays;
 import java.util.List;
 
@@ -80,11 +81,13 @@ final class Outdoors {
 
   private static boolean found(Analysis analysis) {
     Picture p = analysis.draw(analysis.frames().anchor(), analysis.small());
+    Raster small = analysis.small();
+    Picture light = MergedLight.of(analysis).draw(small, id -> analysis.draw(id, small));
     float lean = lean(p);
-    return skyAlongTheTop(analysis, p, lean)
-        || clearSky(analysis, p, lean)
-        || skyFromTheTop(analysis, lean)
-        || litFromWithin(analysis);
+    return skyAlongTheTop(p, light, lean)
+        || clearSky(p, light, lean)
+        || skyFromTheTop(light, lean)
+        || litFromWithin(analysis, light);
   }
 
   /** Blue over red of the whole picture. */
@@ -98,20 +101,19 @@ final class Outdoors {
     return (float) (blue / Math.max(1e-6, red));
   }
 
-  private static boolean skyAlongTheTop(Analysis analysis, Picture p, float lean) {
-    float[] light = light(analysis).g();
-    float least = LIGHT * Math.min(ROOMS, lightest(light));
+  private static boolean skyAlongTheTop(Picture p, Picture light, float lean) {
+    float least = LIGHT * Math.min(ROOMS, lightest(light.g()));
     int band = Math.max(1, (int) (BAND * p.height())) * p.width();
     int sky = 0;
     for (int i = 0; i < band; i++) {
       boolean burnt = Math.min(p.r()[i], p.b()[i]) > Burnt.NO_COLOUR;
       boolean bluer = p.b()[i] > BLUER * lean * p.r()[i];
-      sky += light[i] > least && (burnt || bluer) ? 1 : 0;
+      sky += light.g()[i] > least && (burnt || bluer) ? 1 : 0;
     }
     return sky > MOST * band;
   }
 
-  private static boolean clearSky(Analysis analysis, Picture p, float lean) {
+  private static boolean clearSky(Picture p, Picture light, float lean) {
     boolean[] blue = new boolean[p.r().length];
     for (int i = 0; i < blue.length; i++) {
       blue[i] = p.b()[i] > BLUE * Math.max(lean, PLAIN) * p.r()[i] && p.b()[i] > 0.03f;
@@ -127,11 +129,10 @@ final class Outdoors {
         }
       }
     }
-    return n > SOME * blue.length && brighter(analysis, sky) < BRIGHTER;
+    return n > SOME * blue.length && brighter(light, sky) < BRIGHTER;
   }
 
-  private static boolean skyFromTheTop(Analysis analysis, float lean) {
-    Picture p = light(analysis);
+  private static boolean skyFromTheTop(Picture p, float lean) {
     float[] g = p.g();
     float least = LIGHT * Math.min(1, lightest(g));
     boolean[] seen = new boolean[g.length];
@@ -164,7 +165,7 @@ final class Outdoors {
     if (n < LITTLE * g.length || along < ALONG * p.width() || bluer < BLUER_SHARE * n) {
       return false;
     }
-    double brighter = brighter(analysis, sky);
+    double brighter = brighter(p, sky);
     return brighter > TOP_FROM && brighter < TOP_TO;
   }
 
@@ -176,9 +177,8 @@ final class Outdoors {
   }
 
   /** Whether what looks like windows is far warmer than all else: rooms seen from outside. */
-  private static boolean litFromWithin(Analysis analysis) {
+  private static boolean litFromWithin(Analysis analysis, Picture p) {
     List<Opening> openings = Openings.of(analysis);
-    Picture p = light(analysis);
     double toGrid = (double) analysis.raster().width() / p.width();
     float[] windows = new float[p.r().length];
     float[] rest = new float[windows.length];
@@ -199,14 +199,8 @@ final class Outdoors {
     return n > 0 && m > 0 && windows[n / 2] < rest[m / 2] - WARMER;
   }
 
-  private static Picture light(Analysis analysis) {
-    return MergedLight.of(analysis)
-        .draw(analysis.small(), id -> analysis.draw(id, analysis.small()));
-  }
-
   /** Median light of the sky over that of the rest. */
-  private static double brighter(Analysis analysis, boolean[] sky) {
-    Picture light = light(analysis);
+  private static double brighter(Picture light, boolean[] sky) {
     return median(light, sky, true) / Math.max(1e-6, median(light, sky, false));
   }
 

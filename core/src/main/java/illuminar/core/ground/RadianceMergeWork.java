@@ -90,16 +90,19 @@ public final class RadianceMergeWork implements GroundWork {
   /** A plane of favour for each frame; none where nothing moves. */
   private List<Plane> favoured(List<MovingThings.Taken> taken, Plane moving) {
     List<Plane> out = new ArrayList<>();
-    for (int k = 0; k < merge.frames().size() && !taken.isEmpty(); k++) {
+    if (taken.isEmpty()) {
+      return out;
+    }
+    for (int k = 0; k < merge.frames().size(); k++) {
       Plane plane = Plane.of(moving.width(), moving.height());
       Arrays.fill(plane.data(), 1);
-      for (MovingThings.Taken t : taken) {
-        for (int i : t.pixels()) {
-          float share = t.frame() == k ? 0 : Math.min(1, 2 * moving.data()[i]);
-          plane.data()[i] = Math.max(LEFT, 1 - share);
-        }
-      }
       out.add(plane);
+    }
+    taken.forEach(t -> MovingThings.take(t, moving, out));
+    for (Plane plane : out) {
+      for (int i = 0; i < plane.data().length; i++) {
+        plane.data()[i] = Math.max(LEFT, plane.data()[i]);
+      }
     }
     return out;
   }

@@ -2,7 +2,7 @@ package illuminar.core.picture;
 
 import java.util.Arrays;
 
-/** Finds what hangs together on a grid, from neighbour to neighbour. */
+/** Finds connected places of a grid, from neighbour to neighbour. */
 public final class FloodFill {
   private FloodFill() {}
 

@@ -4,8 +4,7 @@ package illuminar.core.region;
  * One part of a region and how it joins the parts before it.
  *
  * @param combine how it joins; the first part of a region always adds
- * @param feather width of its own soft edge in pixels at full size (two standard deviations), 0 to
- *     2000
+ * @param feather width of its soft edge in pixels at full size (two standard deviations), 0 to 2000
  * @param strength how much of it counts, 0 to 1
  * @param invert whether its inside and outside change places
  * @param off whether it is left out for now

@@ -9,7 +9,7 @@ import java.util.stream.Stream;
 
 /**
  * Draws a region at any raster, the same at every tiling. Values are shares from 0 to 1. Each shape
- * is drawn by a class of its own; here they are joined, grown, made edge-true and softened.
+ * is drawn by its class; here they are joined, grown, made edge-true and softened.
  */
 public final class RegionWork {
   /** Feathers softer than this many raster pixels are drawn on a coarser raster. */

@@ -145,30 +145,24 @@ public final class MergedLight {
   }
 
   private void add(Picture frame, int k, Favour favour, float[] weights, Picture out) {
-    float[] row = new float[frame.width()];
-    for (int y = 0; y < frame.height(); y++) {
-      add(frame, k, y, favour.row(k, y, row) ? row : null, weights, out);
-    }
-  }
-
-  private void add(Picture frame, int k, int y, float[] favour, float[] weights, Picture out) {
     boolean shortest = end(k, -1);
     boolean longest = end(k, 1);
     int w = frame.width();
-    for (int i = y * w; i < (y + 1) * w; i++) {
-      float r = frame.r()[i];
-      float g = frame.g()[i];
-      float b = frame.b()[i];
-      float trust = trust(most(frame, i), least(frame, i), shortest, longest);
-      float weight = time[k] * time[k] * trust;
-      if (favour != null) {
-        weight *= favour[i - y * w];
+    float[] row = new float[w];
+    for (int y = 0; y < frame.height(); y++) {
+      boolean favours = favour.row(k, y, row);
+      for (int i = y * w; i < (y + 1) * w; i++) {
+        float trust = trust(most(frame, i), least(frame, i), shortest, longest);
+        float weight = time[k] * time[k] * trust;
+        if (favours) {
+          weight *= row[i - y * w];
+        }
+        weights[i] += weight;
+        float part = weight / time[k];
+        out.r()[i] += part * response.toLight(0, frame.r()[i]);
+        out.g()[i] += part * response.toLight(1, frame.g()[i]);
+        out.b()[i] += part * response.toLight(2, frame.b()[i]);
       }
-      weights[i] += weight;
-      float part = weight / time[k];
-      out.r()[i] += part * response.toLight(0, r);
-      out.g()[i] += part * response.toLight(1, g);
-      out.b()[i] += part * response.toLight(2, b);
     }
   }
 

@@ -61,6 +61,11 @@ final class Extent {
   /** Places of a row that are looked at. */
   private static final int ROW = 40;
 
+  /** Which of them, sorted, all but a tenth stay below, and which all but a tenth exceed. */
+  private static final int BRIGHT = ROW * 9 / 10;
+
+  private static final int DARK = ROW / 10;
+
   private final Plane stops;
   private final float wall;
   private final float room;
@@ -108,13 +113,13 @@ final class Extent {
     double mirror = Float.NEGATIVE_INFINITY;
     for (int below = 0; below > -(1 - LEFT) * window.high(); below--) {
       float[] row = row(window, below);
-      mirror = Math.max(mirror, row[(int) (0.9 * ROW)]);
-      boolean dark = row[(int) (0.9 * ROW)] < Math.min(dim, mirror - DIM);
-      boolean even = row[(int) (0.9 * ROW)] - row[(int) (0.1 * ROW)] < 1;
+      mirror = Math.max(mirror, row[BRIGHT]);
+      boolean dark = row[BRIGHT] < Math.min(dim, mirror - DIM);
+      boolean even = row[BRIGHT] - row[DARK] < 1;
       band = dark && even ? band + 1 : 0;
       if (band > RAIL * longEdge) {
         int top = below;
-        while (top > -window.high() && row(window, top - 1)[(int) (0.9 * ROW)] < dim) {
+        while (top > -window.high() && row(window, top - 1)[BRIGHT] < dim) {
           top--;
         }
         double[] bottom = {window.bottom()[0] + top, window.bottom()[1]};
@@ -128,7 +133,7 @@ final class Extent {
   Quad withoutSill(Quad window) {
     float least = brightest(window) - DEEP;
     double up = 0;
-    while (up < window.high() / 2 && row(window, -up)[(int) (0.9 * ROW)] < least) {
+    while (up < window.high() / 2 && row(window, -up)[BRIGHT] < least) {
       up++;
     }
     double[] bottom = window.bottom();
@@ -177,7 +182,7 @@ final class Extent {
     List<double[]> edges = new ArrayList<>(List.of(window.left(), window.right()));
     edges.addAll(bars.uprightSides(window));
     // without a bar, whatever hangs or stands beside a window would carry it on
-    boolean bare = edges.size() < 4;
+    boolean bare = bare(edges);
     if (bare && sheer) {
       return window;
     }
@@ -187,6 +192,11 @@ final class Extent {
       return window;
     }
     return new Quad(window.left(), window.right(), window.top(), ends(window, edges, from, end));
+  }
+
+  /** Whether a window has its two sides alone for edges. */
+  private static boolean bare(List<double[]> edges) {
+    return edges.size() < 4;
   }
 
   /** The last row at which most of the edges are still there, rails aside. */
@@ -206,10 +216,9 @@ final class Extent {
           there += Math.abs(across(at, row)) > EDGE ? 1 : 0;
         }
       }
-      boolean through =
-          edges.size() < 4 ? outside(window, y - from) : seenThrough(window, y - from, sheer);
-      double many = edges.size() < 4 ? HALF : MANY;
-      boolean on = seen > 0 && there >= many * seen && through;
+      boolean bare = bare(edges);
+      boolean through = bare ? outside(window, y - from) : seenThrough(window, y - from, sheer);
+      boolean on = seen > 0 && there >= (bare ? HALF : MANY) * seen && through;
       run = on ? run + 1 : 0;
       if (run >= RUN) {
         last = y;
@@ -238,7 +247,7 @@ final class Extent {
   /** Whether nearly all of a row so far below a window's bottom is far brighter than the room. */
   private boolean outside(Quad window, double below) {
     // where a curtain hides half of a window, what counts as its wall is light as well
-    return row(window, below)[ROW / 10] > room + OUTSIDE;
+    return row(window, below)[DARK] > room + OUTSIDE;
   }
 
   /**

@@ -24,11 +24,11 @@ import java.util.Arrays;
  * Exposure, contrast, highlights, shadows and midtones.
  *
  * <p>All of them turn into one gain in stops from the pixel's tone, so hue and saturation stay,
- * unless saturation is to follow: then each channel has, as far as asked for, the gain of its own
- * tone. Shadows, midtones and highlights follow the tone of the surroundings (an edge-keeping base
- * of the picture), so texture stays; contrast bends about mid grey and levels out at both ends. The
- * deepest tones are held when shadows are lifted, which keeps them from turning to mud. Base:
- * guided filter (He, Sun, Tang 2010); the weighting curves are our own.
+ * unless saturation is to follow: then each channel has, as far as asked for, the gain for that
+ * channel. Shadows, midtones and highlights follow the tone of the surroundings (an edge-keeping
+ * base of the picture), so texture stays; contrast bends about mid grey and levels out at both
+ * ends. The deepest tones are held when shadows are lifted, which keeps them from turning to mud.
+ * Base: guided filter (He, Sun, Tang 2010); the weighting curves are our own.
  */
 @Kind(
     id = "tone",

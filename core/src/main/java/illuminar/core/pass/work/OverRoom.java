@@ -9,7 +9,7 @@ public final class OverRoom {
   private OverRoom() {}
 
   /**
-   * What the frame's light is multiplied by.
+   * Factor on the frame's light.
    *
    * @param frame id of the frame that shows the view
    * @param over stops over the mean tone of the room

@@ -89,7 +89,7 @@ public final class ViewCurve {
     }
   }
 
-  /** What the light at a place is multiplied by. */
+  /** Factor on the light at a place. */
   public float gain(float luminance) {
     double stops = Math.max(DARKEST, Stops.of(luminance));
     double inside = Math.max(from, Math.min(to, stops));
