@@ -59,13 +59,13 @@ final class Bench implements AutoCloseable {
   /** An even blend with its windows alone, for what is done by hand from there. */
   static final String WINDOWS =
       """
-      r => {
+      async (r, post, view) => {
         const { frames, towards } = r.ground;
         r.ground = { kind: 'even-blend', frames, contrast: 1, saturation: 1, exposedness: 1,
           oneWhereMoving: true, chosen: [], calm: 0, towards };
-        r.passes = r.passes.filter(p => p.move.kind === 'bring-frame');
-        r.regions = r.regions.filter(g => r.passes.some(p => p.where.region === g.id));
-        return r;
+        r.passes = [];
+        r.regions = [];
+        return (await (await post(`/api/views/${view}/proposals/Windows`, r)).json()).recipe;
       }
       """;
 
@@ -75,14 +75,15 @@ final class Bench implements AutoCloseable {
       async (first) => {
         const view = location.pathname.match(/views\\/([0-9a-f-]+)/)[1];
         const token = decodeURIComponent(document.cookie.match(/XSRF-TOKEN=([^;]+)/)?.[1] ?? '');
-        const send = (path, body, more) => fetch(path, { method: 'PUT', body: JSON.stringify(body),
+        const by = method => (path, body, more) => fetch(path, { method, body: JSON.stringify(body),
           headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token, ...more } });
+        const send = by('PUT');
         let recipe, put;
         // the last step of the tab before may still be on its way
         for (let tries = 0; tries < 5 && !(put && put.ok); tries++) {
           const state = await (await fetch(`/api/views/${view}/recipe`)).json();
           recipe = first ? JSON.parse(first) : state.recipe;
-          put = await send(`/api/views/${view}/recipe`, (MADE)(structuredClone(recipe)),
+          put = await send(`/api/views/${view}/recipe`, await (MADE)(structuredClone(recipe), by('POST'), view),
             { 'If-Match': `"${state.edition}"` });
         }
         const board = await send(`/api/views/${view}/board`, { probes: [], reference: '' }, {});

@@ -106,7 +106,7 @@ public final class Pictures {
     rest();
     keep("bench-ground");
     button("Region Window panes").click();
-    passes("bring-frame").first().click(new Locator.ClickOptions().setPosition(30, 12));
+    passes("show-view").first().click(new Locator.ClickOptions().setPosition(30, 12));
     rest();
     keep("bench-windows");
     page.evaluate("() => document.activeElement.blur()");

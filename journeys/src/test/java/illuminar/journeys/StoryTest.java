@@ -123,12 +123,12 @@ class StoryTest {
     assertThat(page.getByTestId("histogram")).isVisible();
     assertThat(saved()).hasText("Saved, revision 1");
     // the first version is complete and says why
-    for (String kind : new String[] {"bring-frame", "curve", "clear-casts"}) {
+    for (String kind : new String[] {"show-view", "curve", "clear-casts"}) {
       assertThat(page.locator("[data-testid=pass][data-kind=" + kind + "]")).hasCount(1);
     }
-    page.locator("[data-testid=pass][data-kind=bring-frame]")
+    page.locator("[data-testid=pass][data-kind=show-view]")
         .click(new Locator.ClickOptions().setPosition(30, 12));
-    assertThat(page.getByText(Pattern.compile("panes, .* of the picture, are burnt"))).isVisible();
+    assertThat(page.getByText(Pattern.compile("The view through .* by one curve"))).isVisible();
     Bench.windowsAlone(page);
     assertThat(page.getByTestId("pass")).hasCount(1);
   }

@@ -39,7 +39,7 @@ class TonesTest {
   @Test
   void theFirstVersionIsCompleteAndAStageCanBeProposedAnew() {
     page = bench.begin(Bench.FIRST_VERSION);
-    assertThat(bench.passes("bring-frame")).hasCount(1);
+    assertThat(bench.passes("show-view")).hasCount(1);
     assertThat(bench.passes("curve")).hasCount(1);
     bench.passes("curve").first().click(new Locator.ClickOptions().setPosition(30, 12));
     assertThat(page.getByText(Pattern.compile("come to L\\*"))).isVisible();

@@ -67,9 +67,8 @@ class IntakeTest {
       assertThat(f.path("sure").asBoolean()).as(f.path("name").asString()).isTrue();
     }
     JsonNode recipe = visitor.json("/api/views/" + view + "/recipe");
-    assertThat(recipe.at("/recipe/passes").findValuesAsString("kind")).startsWith("bring-frame");
-    assertThat(recipe.at("/recipe/regions/0/parts/0/shape/kind").asString())
-        .isEqualTo("window-finder");
+    assertThat(recipe.at("/recipe/passes").findValuesAsString("kind")).startsWith("show-view");
+    assertThat(recipe.at("/recipe/regions/0/parts/0/shape/kind").asString()).isEqualTo("glazing");
     originalsAreKeptByContent();
     everythingIsThereAfterARestart(view);
   }

@@ -188,7 +188,7 @@ class TroubleTest {
       assertThat(job.path("problems")).isEmpty();
       String view = visitor.json("/api/shoots/" + shoot).at("/views/0/id").asString();
       JsonNode recipe = visitor.json("/api/views/" + view + "/recipe");
-      assertThat(recipe.at("/recipe/passes").findValuesAsString("kind")).startsWith("bring-frame");
+      assertThat(recipe.at("/recipe/passes").findValuesAsString("kind")).startsWith("show-view");
       assertThat(visitor.bytes("/api/views/" + view + "/cover")).hasSizeGreaterThan(3000);
     }
   }

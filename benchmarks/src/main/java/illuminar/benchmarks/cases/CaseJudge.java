@@ -55,6 +55,7 @@ final class CaseJudge {
     }
     room.mask("walls").ifPresent(judge::walls);
     room.light("even").ifPresent(judge::whole);
+    judge.lines();
     room.mask("facade").ifPresent(judge::facade);
     if (facade) {
       room.mask("sky").ifPresent(judge::sky);
@@ -88,6 +89,9 @@ final class CaseJudge {
     add(name, "uneven 95 %, stops", p -> found.get(p).uneven95());
     add(name, "CIEDE2000", p -> found.get(p).difference());
     add(name, "CIEDE2000 95 %", p -> found.get(p).difference95());
+    if (name.equals("lamp") || name.equals("lamps")) {
+      add(name, "slope of chroma", p -> found.get(p).chroma());
+    }
   }
 
   private void walls(int[] mask) {
@@ -154,6 +158,16 @@ final class CaseJudge {
             .filter(p -> p.move() instanceof ShowView || p.move() instanceof BringFrame)
             .count();
     add("facade", "views shown in panes", p -> p.equals(FIRST) ? n : 0);
+  }
+
+  /** Places with thin lines that no frame has, and how strong the strongest is. */
+  private void lines() {
+    List<Double> found = pictures.lines();
+    add("whole", "places with new lines", p -> p.equals(FIRST) ? found.size() : 0);
+    add(
+        "whole",
+        "strongest new line, L*",
+        p -> p.equals(FIRST) ? found.stream().mapToDouble(v -> v).max().orElse(0) : 0);
   }
 
   private void each(int[] mask, IntConsumer at) {

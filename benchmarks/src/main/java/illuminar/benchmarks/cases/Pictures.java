@@ -6,11 +6,14 @@ import illuminar.core.colour.Matrix3;
 import illuminar.core.colour.Space;
 import illuminar.core.colour.Srgb;
 import illuminar.core.first.FirstVersion;
+import illuminar.core.pass.Fault;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.render.PreviewSession;
 import illuminar.core.render.RenderCache;
+import illuminar.core.watch.Finding;
+import illuminar.core.watch.Watch;
 import illuminar.files.Legend;
 import illuminar.files.PictureWriter;
 import java.io.IOException;
@@ -18,6 +21,7 @@ import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 
 /**
@@ -33,6 +37,7 @@ final class Pictures {
   private final Raster whole;
   private final Recipe recipe;
   private final double seconds;
+  private final List<Double> lines;
   private final Map<String, float[]> all = new LinkedHashMap<>();
 
   Pictures(Analysis analysis) {
@@ -41,6 +46,11 @@ final class Pictures {
     long start = System.nanoTime();
     recipe = FirstVersion.of(session);
     seconds = (System.nanoTime() - start) / 1e9;
+    lines =
+        Watch.over(session, recipe).stream()
+            .filter(f -> f.kind() == Fault.RIDGE)
+            .map(Finding::amount)
+            .toList();
     all.put(FIRST, shown(session.picture(recipe, whole)));
     all.put(GROUND, shown(session.picture(FirstVersion.ground(analysis), whole)));
     all.put(FUSION, decoded(Reference.fused(analysis)));
@@ -62,6 +72,11 @@ final class Pictures {
   /** The first version's recipe. */
   Recipe recipe() {
     return recipe;
+  }
+
+  /** How far each thin line of the first version that no frame has stands off its sides, L*. */
+  List<Double> lines() {
+    return lines;
   }
 
   /** How long the first version took to make. */

@@ -4,6 +4,7 @@ import illuminar.files.BadPicture;
 import illuminar.scenes.CaseKit;
 import illuminar.scenes.invented.InventedView;
 import java.io.IOException;
+import java.math.BigDecimal;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -47,13 +48,15 @@ public final class RoomsProof {
       return Math.max(least - value, value - most);
     }
 
+    private static String plain(double bound) {
+      return BigDecimal.valueOf(bound).stripTrailingZeros().toPlainString();
+    }
+
     String words() {
       String bounds =
           least > Double.NEGATIVE_INFINITY
-              ? String.format(Locale.ROOT, "%.0f to %.0f", least, most)
-              : most < Double.POSITIVE_INFINITY
-                  ? String.format(Locale.ROOT, "≤ %s", most == 0 ? "0" : String.valueOf(most))
-                  : "";
+              ? plain(least) + " to " + plain(most)
+              : most < Double.POSITIVE_INFINITY ? "≤ " + plain(most) : "";
       return bounds + (nearer ? (bounds.isEmpty() ? "" : ", ") + "nearer than the fusion" : "");
     }
   }
@@ -69,10 +72,13 @@ public final class RoomsProof {
           Goal.most("desk-lamp", "CIEDE2000", 4, true),
           Goal.most("bars", "CIEDE2000", 4, true),
           Goal.most("lamps", "CIEDE2000", 3, false),
+          new Goal("lamps", "slope of chroma", 0.85, 1.15, false),
           new Goal("walls", "L* 90 %", 86, 92, false),
           Goal.most("walls", "C*", 2.5, false),
           Goal.most("walls", "C* 95 %", 6, false),
           Goal.most("whole", "from the truth picture, CIEDE2000", Double.POSITIVE_INFINITY, true),
+          Goal.most("whole", "places with new lines", 0, false),
+          Goal.most("whole", "strongest new line, L*", 1, false),
           Goal.most("facade", "from the anchor, CIEDE2000", 3, false),
           Goal.most("sky", "L* below the anchor's, or off 70 to 95 where that is burnt", 1, false),
           Goal.most("facade", "views shown in panes", 0, false));

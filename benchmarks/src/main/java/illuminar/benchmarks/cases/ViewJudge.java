@@ -37,9 +37,15 @@ public final class ViewJudge {
    * @param uneven95 the same, 95th percentile
    * @param difference CIEDE2000 from the truth shown by the curve, mean
    * @param difference95 the same, 95th percentile
+   * @param chroma slope of its chroma over the truth's, 1 where colours rise as they should
    */
   public record Found(
-      int pixels, double uneven, double uneven95, double difference, double difference95) {}
+      int pixels,
+      double uneven,
+      double uneven95,
+      double difference,
+      double difference95,
+      double chroma) {}
 
   /**
    * Judges one area.
@@ -56,16 +62,38 @@ public final class ViewJudge {
     Curve curve = Curve.fitted(tones, lit);
     double[] uneven = new double[lit.size()];
     double[] apart = new double[lit.size()];
+    double[][] chroma = new double[2][lit.size()];
     for (int i = 0; i < uneven.length; i++) {
       float[] truth = lit.get(i).truth;
       float wanted = Stops.light((float) curve.at(tones[i]));
       uneven[i] = Math.abs(tone(lit.get(i)) - Math.log(wanted) / Math.log(2));
       float gain = wanted / luminance(truth);
-      apart[i] =
-          lab(truth[0] * gain, truth[1] * gain, truth[2] * gain).difference(lab(lit.get(i).shown));
+      Lab should = lab(truth[0] * gain, truth[1] * gain, truth[2] * gain);
+      Lab is = lab(lit.get(i).shown);
+      apart[i] = should.difference(is);
+      chroma[0][i] = should.chroma();
+      chroma[1][i] = is.chroma();
     }
     return new Found(
-        lit.size(), mean(uneven), quantile(uneven, 0.95), mean(apart), quantile(apart, 0.95));
+        lit.size(),
+        mean(uneven),
+        quantile(uneven, 0.95),
+        mean(apart),
+        quantile(apart, 0.95),
+        slope(chroma[0], chroma[1]));
+  }
+
+  /** Slope of the least squares' line of one over the other; 1 where the first does not change. */
+  private static double slope(double[] x, double[] y) {
+    double mx = mean(x);
+    double my = mean(y);
+    double xx = 0;
+    double xy = 0;
+    for (int i = 0; i < x.length; i++) {
+      xx += (x[i] - mx) * (x[i] - mx);
+      xy += (x[i] - mx) * (y[i] - my);
+    }
+    return xx == 0 ? 1 : xy / xx;
   }
 
   private static double tone(Pair pair) {

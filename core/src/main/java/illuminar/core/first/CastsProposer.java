@@ -33,7 +33,7 @@ final class CastsProposer implements Proposer {
   private static final double[] SHARES = {1, 0.6};
 
   /** Chroma that coloured things keep at least, as a share. */
-  private static final double KEPT = 0.7;
+  static final double KEPT = 0.7;
 
   @Override
   public Proposal propose(Recipe recipe, PreviewSession session) {

@@ -23,11 +23,15 @@ final class Draft {
 
   /** The region with this id, made of the parts where there is none yet. */
   Region region(String id, String name, Part... parts) {
-    Optional<Region> own = recipe.region(id);
+    return region(new Region(id, name, List.of(parts), 0, false));
+  }
+
+  /** The region with this one's id, which it is where there is none yet. */
+  Region region(Region region) {
+    Optional<Region> own = recipe.region(region.id());
     if (own.isPresent()) {
       return own.get();
     }
-    Region region = new Region(id, name, List.of(parts), 0, false);
     List<Region> regions = new ArrayList<>(recipe.regions());
     regions.add(region);
     recipe = new Recipe(recipe.ground(), regions, recipe.passes(), recipe.groups());

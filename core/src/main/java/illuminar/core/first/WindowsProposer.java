@@ -9,7 +9,6 @@ import illuminar.core.ground.Ground;
 import illuminar.core.pass.Where;
 import illuminar.core.pass.kinds.BringFrame;
 import illuminar.core.pass.kinds.ShowView;
-import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.region.Region;
 import illuminar.core.region.part.Glazing;
@@ -19,8 +18,9 @@ import java.util.List;
 import java.util.Locale;
 
 /**
- * The view: brought in from the frame in which burnt panes with straight sides are clear, else
- * shown by one curve from all frames.
+ * The view: over merged light shown by one curve from all frames, so that bars and leaves before it
+ * need no matte; in a blend brought in from the frame in which burnt panes with straight sides are
+ * clear, else by one curve likewise if that shows it more evenly.
  */
 final class WindowsProposer implements Proposer {
   static final String REGION = "window-panes";
@@ -50,6 +50,15 @@ final class WindowsProposer implements Proposer {
 
   private static final double SOFT = 0.009;
 
+  /**
+   * How far its edge looks for the frame's, as such a share, so that what is done beside windows
+   * ends where the frame ends and draws no line along it.
+   */
+  private static final double TRUE = 0.01;
+
+  /** Unevenness of a view that is not seen, stops. */
+  private static final double SEEN_UNEVEN = 0.08;
+
   /** Share of the picture below which what was found is a glint, not a window. */
   private static final double LEAST = 0.001;
 
@@ -72,17 +81,20 @@ final class WindowsProposer implements Proposer {
               ? "What burns is not enclosed by anything dark, so it is no view from a room."
               : "No pane is burnt in the room's frame and clear in a darker one.");
     }
-    boolean merged = recipe.ground() instanceof Ground.RadianceMerge;
+    String through = openings.size() == 1 ? "one window" : openings.size() + " windows";
+    if (recipe.ground() instanceof Ground.RadianceMerge) {
+      Proposal curve =
+          byOneCurve(recipe, analysis, "The view through " + through + " by one curve.");
+      double most = Math.max(SEEN_UNEVEN, uneven(recipe, session));
+      return uneven(curve.recipe(), session) <= most
+          ? curve
+          : Proposal.none(recipe, "The merged light shows the view more evenly than one curve.");
+    }
     boolean smooth = panes.raggedness() <= RAGGED && Openings.filled(analysis) >= FILLED;
-    if (held && (panes.straightShare() >= STRAIGHT || smooth && !merged)) {
+    if (held && (panes.straightShare() >= STRAIGHT || smooth)) {
       return broughtIn(recipe, analysis, panes);
     }
-    String through = openings.size() == 1 ? "one window" : openings.size() + " windows";
-    if (merged) {
-      return byOneCurve(recipe, analysis, "The view through " + through + " by one curve.");
-    }
-    Raster grid = analysis.raster();
-    double without = Evenness.of(session.picture(recipe, grid), analysis);
+    double without = uneven(recipe, session);
     String why =
         String.format(
             Locale.ROOT,
@@ -90,10 +102,15 @@ final class WindowsProposer implements Proposer {
             through,
             without);
     Proposal curve = byOneCurve(recipe, analysis, why);
-    double with = Evenness.of(session.picture(curve.recipe(), grid), analysis);
-    return with < without
+    return uneven(curve.recipe(), session) < without
         ? curve
         : Proposal.none(recipe, "The blend shows the view as evenly as one curve would.");
+  }
+
+  /** How far a recipe shows the view from one curve, stops. */
+  private static double uneven(Recipe recipe, PreviewSession session) {
+    Analysis analysis = session.analysis();
+    return Evenness.of(session.picture(recipe, analysis.raster()), analysis);
   }
 
   /** The window frame's view laid into the panes, kept apart from all that stands before them. */
@@ -125,11 +142,19 @@ final class WindowsProposer implements Proposer {
     Draft draft = new Draft(recipe);
     Region region =
         draft.region(
-            REGION,
-            "Window panes",
-            Draft.add(
-                "glazing",
-                new Glazing(Math.round(GROW * size), Math.min(60, Math.round(SOFT * size)))));
+            new Region(
+                REGION,
+                "Window panes",
+                List.of(
+                    Draft.add(
+                        "glazing",
+                        new Glazing(
+                            Math.round(GROW * size), Math.min(60, Math.round(SOFT * size))))),
+                0,
+                Math.min(200, Math.round(TRUE * size)),
+                0,
+                1,
+                false));
     draft.pass("windows", new ShowView(0, BRIGHTEST, 1, 1), new Where(region.id(), false), 1, why);
     return new Proposal(draft.done(), why);
   }

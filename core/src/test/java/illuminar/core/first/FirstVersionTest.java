@@ -12,6 +12,7 @@ import illuminar.core.pass.Where;
 import illuminar.core.pass.kinds.BringFrame;
 import illuminar.core.pass.kinds.ClearHaze;
 import illuminar.core.pass.kinds.RestoreLight;
+import illuminar.core.pass.kinds.ShowView;
 import illuminar.core.pass.kinds.Tone;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
@@ -36,7 +37,7 @@ class FirstVersionTest {
     Recipe first = FirstVersion.of(session(ROOM));
     assertThat(first.ground()).isInstanceOf(Ground.RadianceMerge.class);
     assertThat(first.passes()).hasSizeGreaterThanOrEqualTo(2);
-    assertThat(first.passes().get(0).move()).isInstanceOf(BringFrame.class);
+    assertThat(first.passes().get(0).move()).isInstanceOf(ShowView.class);
     assertThat(first.passes()).allSatisfy(p -> assertThat(p.why()).isNotBlank());
     assertThat(first.passes().stream().map(Pass::id).distinct()).hasSameSizeAs(first.passes());
   }
@@ -66,7 +67,7 @@ class FirstVersionTest {
         new Frames(List.of(all.ambient().get(0)), all.ambient().get(0).id(), all.response());
     Recipe first = FirstVersion.of(session(new Analysis(dark)));
     assertThat(first.ground()).isInstanceOf(Ground.OneFrame.class);
-    assertThat(first.passes()).noneMatch(p -> p.move() instanceof BringFrame);
+    assertThat(first.passes()).noneMatch(p -> p.move() instanceof ShowView);
     assertThat(first.regions()).isEmpty();
   }
 
