@@ -1,5 +1,6 @@
 package illuminar.core.filter;
 
+import illuminar.core.picture.Bands;
 import illuminar.core.picture.Plane;
 
 /**
@@ -44,17 +45,20 @@ public record ColourGuided(Plane[] maps) {
             Guided.product(guide[1], weighted[3]),
             Guided.product(guide[2], weighted[3]),
             weight);
-    for (int k = 0; k < 13; k++) {
-      for (int i = 0; i < weight.data().length; i++) {
-        mean[k].data()[i] /= mean[13].data()[i];
-      }
-    }
     int w = input.width();
     int h = input.height();
     Plane[] maps = {Plane.of(w, h), Plane.of(w, h), Plane.of(w, h), Plane.of(w, h)};
-    for (int i = 0; i < w * h; i++) {
-      solve(mean, i, epsilon, maps);
-    }
+    Bands.of(
+        h,
+        64,
+        (from, to) -> {
+          for (int i = from * w; i < to * w; i++) {
+            for (int k = 0; k < 13; k++) {
+              mean[k].data()[i] /= mean[13].data()[i];
+            }
+            solve(mean, i, epsilon, maps);
+          }
+        });
     return new ColourGuided(Box.means(radius, maps));
   }
 

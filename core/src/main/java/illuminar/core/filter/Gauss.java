@@ -1,5 +1,6 @@
 package illuminar.core.filter;
 
+import illuminar.core.picture.Bands;
 import illuminar.core.picture.Plane;
 import java.util.Arrays;
 
@@ -58,14 +59,21 @@ public final class Gauss {
       most = Math.max(most, to);
     }
     Plane out = Plane.of(w, h);
-    for (int y = 0; y < h; y++) {
-      for (int d = -k.length + 1; d < k.length; d++) {
-        int from = Math.max(0, Math.min(h - 1, y + d));
-        if (!empty[from]) {
-          add(rows, from * w + least, k[Math.abs(d)], out.data(), y * w + least, most - least);
-        }
-      }
-    }
+    int left = least;
+    int wide = most - least;
+    Bands.of(
+        h,
+        64,
+        (from, to) -> {
+          for (int y = from; y < to; y++) {
+            for (int d = -k.length + 1; d < k.length; d++) {
+              int of = Math.max(0, Math.min(h - 1, y + d));
+              if (!empty[of]) {
+                add(rows, of * w + left, k[Math.abs(d)], out.data(), y * w + left, wide);
+              }
+            }
+          }
+        });
     return out;
   }
 

@@ -4,9 +4,12 @@ import illuminar.core.analysis.Analysis;
 import illuminar.core.analysis.light.MergedLight;
 import illuminar.core.analysis.window.Opening;
 import illuminar.core.analysis.window.Openings;
+import illuminar.core.colour.Space;
 import illuminar.core.colour.Stops;
 import illuminar.core.picture.Picture;
-import illuminar.core.picture.Plane;
+import illuminar.core.picture.Raster;
+import illuminar.core.recipe.Recipe;
+import illuminar.core.render.PreviewSession;
 import java.util.Arrays;
 
 /**
@@ -17,31 +20,43 @@ import java.util.Arrays;
 final class Evenness {
   private static final int BINS = 24;
 
+  /** Long edge at which it is looked at. */
+  private static final int LONG_EDGE = 480;
+
   /** Light over the wall's from which on a pixel is view. */
   private static final float VIEW = 2.2f;
 
   private Evenness() {}
 
   /** Stops from the one curve, mean over all openings' view; 0 where there is none. */
-  static double of(Picture picture, Analysis analysis) {
-    Plane light = MergedLight.luminance(analysis);
+  static double of(Recipe recipe, PreviewSession session) {
+    Analysis analysis = session.analysis();
+    Raster raster = Raster.fitted(analysis.fullWidth(), analysis.fullHeight(), LONG_EDGE);
+    Picture picture = session.picture(recipe, raster);
+    Picture merged = MergedLight.of(analysis).draw(raster, id -> analysis.draw(id, raster));
+    float[] light = new float[raster.pixels()];
+    for (int i = 0; i < light.length; i++) {
+      light[i] = Space.srgbLuminance(merged.r()[i], merged.g()[i], merged.b()[i]);
+    }
+    double toGrid = (double) analysis.raster().width() / raster.width();
     double sum = 0;
     int n = 0;
     for (Opening opening : Openings.of(analysis)) {
-      float[][] pairs = pairs(picture, light, opening);
+      float[][] pairs = pairs(picture, light, opening, toGrid);
       sum += off(pairs[0], pairs[1]);
       n += pairs[0].length;
     }
     return n == 0 ? 0 : sum / n;
   }
 
-  private static float[][] pairs(Picture picture, Plane light, Opening opening) {
-    float[][] out = new float[2][light.data().length];
+  private static float[][] pairs(Picture picture, float[] light, Opening opening, double toGrid) {
+    float[][] out = new float[2][light.length];
+    int w = picture.width();
     int n = 0;
-    for (int i = 0; i < light.data().length; i++) {
-      double depth = opening.depth(i % light.width() + 0.5, i / light.width() + 0.5);
-      if (depth > 2 && light.data()[i] > VIEW * opening.wall()) {
-        out[0][n] = Stops.of(light.data()[i]);
+    for (int i = 0; i < light.length; i++) {
+      double depth = opening.depth((i % w + 0.5) * toGrid, (i / w + 0.5) * toGrid);
+      if (depth > 2 && light[i] > VIEW * opening.wall()) {
+        out[0][n] = Stops.of(light[i]);
         out[1][n++] = Math.max(-10, Stops.of(picture.luminanceAt(i)));
       }
     }

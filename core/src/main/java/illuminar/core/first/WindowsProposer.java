@@ -71,30 +71,41 @@ final class WindowsProposer implements Proposer {
     if (Outdoors.seen(analysis)) {
       return Proposal.none(recipe, "Seen from outside, no window shows a view.");
     }
-    Panes panes = Panes.of(analysis);
     List<Opening> openings = Openings.of(analysis);
-    boolean held = panes.count() > 0 && panes.share() >= LEAST;
     if (openings.isEmpty()) {
       return Proposal.none(
           recipe,
-          held
+          held(Panes.of(analysis))
               ? "What burns is not enclosed by anything dark, so it is no view from a room."
               : "No pane is burnt in the room's frame and clear in a darker one.");
     }
     String through = openings.size() == 1 ? "one window" : openings.size() + " windows";
-    if (recipe.ground() instanceof Ground.RadianceMerge) {
-      Proposal curve =
-          byOneCurve(recipe, analysis, "The view through " + through + " by one curve.");
-      double most = Math.max(SEEN_UNEVEN, uneven(recipe, session));
-      return uneven(curve.recipe(), session) <= most
-          ? curve
-          : Proposal.none(recipe, "The merged light shows the view more evenly than one curve.");
-    }
+    return recipe.ground() instanceof Ground.RadianceMerge
+        ? onMergedLight(recipe, session, through)
+        : onBlend(recipe, session, through);
+  }
+
+  private static boolean held(Panes panes) {
+    return panes.count() > 0 && panes.share() >= LEAST;
+  }
+
+  private static Proposal onMergedLight(Recipe recipe, PreviewSession session, String through) {
+    Proposal curve =
+        byOneCurve(recipe, session.analysis(), "The view through " + through + " by one curve.");
+    double off = Evenness.of(curve.recipe(), session);
+    return off <= SEEN_UNEVEN || off <= Evenness.of(recipe, session)
+        ? curve
+        : Proposal.none(recipe, "The merged light shows the view more evenly than one curve.");
+  }
+
+  private static Proposal onBlend(Recipe recipe, PreviewSession session, String through) {
+    Analysis analysis = session.analysis();
+    Panes panes = Panes.of(analysis);
     boolean smooth = panes.raggedness() <= RAGGED && Openings.filled(analysis) >= FILLED;
-    if (held && (panes.straightShare() >= STRAIGHT || smooth)) {
+    if (held(panes) && (panes.straightShare() >= STRAIGHT || smooth)) {
       return broughtIn(recipe, analysis, panes);
     }
-    double without = uneven(recipe, session);
+    double without = Evenness.of(recipe, session);
     String why =
         String.format(
             Locale.ROOT,
@@ -102,15 +113,9 @@ final class WindowsProposer implements Proposer {
             through,
             without);
     Proposal curve = byOneCurve(recipe, analysis, why);
-    return uneven(curve.recipe(), session) < without
+    return Evenness.of(curve.recipe(), session) < without
         ? curve
         : Proposal.none(recipe, "The blend shows the view as evenly as one curve would.");
-  }
-
-  /** How far a recipe shows the view from one curve, stops. */
-  private static double uneven(Recipe recipe, PreviewSession session) {
-    Analysis analysis = session.analysis();
-    return Evenness.of(session.picture(recipe, analysis.raster()), analysis);
   }
 
   /** The window frame's view laid into the panes, kept apart from all that stands before them. */

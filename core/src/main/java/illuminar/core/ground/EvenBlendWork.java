@@ -45,7 +45,8 @@ public final class EvenBlendWork implements GroundWork {
         blend.frames().stream().map(id -> codes(analysis.draw(id, analysis.raster()))).toList();
     weights = Fusion.weights(codes, blend.contrast(), blend.saturation(), blend.exposedness());
     Plane moving = MovingThings.moving(blend, analysis);
-    List<MovingThings.Taken> taken = MovingThings.found(moving, blend, weights);
+    List<MovingThings.Taken> taken =
+        MovingThings.found(moving, blend, (k, i) -> weights.get(k).data()[i]);
     taken.forEach(t -> MovingThings.take(t, moving, weights));
     things = taken.stream().map(MovingThings.Taken::thing).toList();
     leaveOutSmall(weights);

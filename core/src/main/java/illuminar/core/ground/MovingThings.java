@@ -42,14 +42,19 @@ public final class MovingThings {
    */
   record Taken(Thing thing, int[] pixels, int frame) {}
 
+  /** How well frames show places. */
+  interface Weights {
+    /** How well the {@code frame}th of the ground's frames shows a pixel of the movement's grid. */
+    float of(int frame, int pixel);
+  }
+
   /**
    * Finds every moving thing and the frame for it.
    *
    * @param moving share of movement at each pixel, 0 to 1; not modified
-   * @param weights how well each frame shows a pixel, one plane for each frame; not modified
    * @return what was found, largest first
    */
-  static List<Taken> found(Plane moving, Ground.Several ground, List<Plane> weights) {
+  static List<Taken> found(Plane moving, Ground.Several ground, Weights weights) {
     int w = moving.width();
     int h = moving.height();
     double longEdge = Math.max(w, h);
@@ -60,7 +65,7 @@ public final class MovingThings {
         int[] pixels = FloodFill.of(start, w, h, true, seen, (from, to) -> moving.data()[to] > 0);
         int frame = chosen(pixels, ground, w, longEdge);
         if (frame < 0) {
-          frame = best(pixels, weights);
+          frame = best(pixels, ground.frames().size(), weights);
         }
         int middle = middle(pixels, w);
         Thing thing =
@@ -112,13 +117,13 @@ public final class MovingThings {
     return best;
   }
 
-  private static int best(int[] thing, List<Plane> weights) {
+  private static int best(int[] thing, int frames, Weights weights) {
     int best = 0;
     double most = -1;
-    for (int k = 0; k < weights.size(); k++) {
+    for (int k = 0; k < frames; k++) {
       double sum = 0;
       for (int i : thing) {
-        sum += weights.get(k).data()[i];
+        sum += weights.of(k, i);
       }
       if (sum > most) {
         most = sum;

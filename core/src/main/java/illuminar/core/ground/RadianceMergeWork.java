@@ -61,30 +61,27 @@ public final class RadianceMergeWork implements GroundWork {
     merged = MergedLight.of(analysis, merge.frames());
     Raster grid = analysis.raster();
     Plane moving = MovingThings.moving(merge, analysis);
-    List<MovingThings.Taken> taken = MovingThings.found(moving, merge, measured());
+    List<MovingThings.Taken> taken = MovingThings.found(moving, merge, this::measured);
     things = taken.stream().map(MovingThings.Taken::thing).toList();
     favoured = favoured(taken, moving);
-    Picture light = light(grid);
+    MergedLight.Tones light =
+        favoured.isEmpty() ? merged.onGrid(analysis) : MergedLight.Tones.of(light(grid));
     Plane stops = Plane.of(grid.width(), grid.height());
     for (int i = 0; i < stops.data().length; i++) {
-      stops.data()[i] = tone(light, i);
+      stops.data()[i] = Stops.of(light.luminance().data()[i]);
     }
     int radius = Math.max(2, Math.round(grid.width() * 0.02f));
     base = Guided.of(stops, stops, radius, EDGE);
     float[] wide = base.on(stops).data();
     float[] sorted = wide.clone();
-    Arrays.sort(sorted);
+    Arrays.parallelSort(sorted);
     middle = sorted[sorted.length / 2];
-    end = LightEnd.of(lightest(light, wide));
+    end = LightEnd.of(lightest(light.most(), wide));
   }
 
-  /** How well each frame measures the light on the analysis grid. */
-  private List<Plane> measured() {
-    List<Plane> out = new ArrayList<>();
-    for (int k = 0; k < merge.frames().size(); k++) {
-      out.add(merged.measured(k, analysis.draw(merge.frames().get(k), analysis.raster())));
-    }
-    return out;
+  /** How well a frame measures the light at a pixel of the analysis grid. */
+  private float measured(int k, int i) {
+    return merged.measured(k, analysis.draw(merge.frames().get(k), analysis.raster()), i);
   }
 
   /** A plane of favour for each frame; none where nothing moves. */
@@ -108,7 +105,7 @@ public final class RadianceMergeWork implements GroundWork {
   }
 
   private Picture light(Raster raster) {
-    return merged.draw(raster, id -> analysis.draw(id, raster), favour(raster));
+    return merged.draw(raster, id -> analysis.draw(id, raster), () -> favour(raster));
   }
 
   private MergedLight.Favour favour(Raster raster) {
@@ -130,12 +127,12 @@ public final class RadianceMergeWork implements GroundWork {
   }
 
   /** Tone that all but the lightest thousandth stay below, by the brightest channel. */
-  private float lightest(Picture light, float[] wide) {
+  private float lightest(Plane most, float[] wide) {
     float[] tones = new float[wide.length];
     for (int i = 0; i < tones.length; i++) {
-      tones[i] = Stops.of(light.mostAt(i)) + exposure(wide[i]);
+      tones[i] = Stops.of(most.data()[i]) + exposure(wide[i]);
     }
-    Arrays.sort(tones);
+    Arrays.parallelSort(tones);
     return Math.min(MOST, tones[(int) ((1 - LIGHTEST) * (tones.length - 1))]);
   }
 

@@ -1,10 +1,14 @@
 package illuminar.core.region;
 
+import illuminar.core.picture.Bands;
 import illuminar.core.picture.Raster;
 import java.util.Arrays;
 
 /** Widens or narrows a mask by a disc (grey dilation and erosion; Serra 1982). */
 public final class Grow {
+  /** Rows that are worked on in one go. */
+  private static final int BAND = 64;
+
   private Grow() {}
 
   /**
@@ -17,32 +21,46 @@ public final class Grow {
     int h = wide.height();
     float[] best = new float[w * h];
     Arrays.fill(best, wider ? 0 : 1);
-    float[] row = new float[w];
-    int[] queue = new int[w];
     int lastReach = -1;
     float[][] kept = new float[h][];
     for (int dy = 0; dy <= radius; dy++) {
       int reach = (int) Math.sqrt((double) radius * radius - (double) dy * dy);
-      for (int y = 0; y < h; y++) {
-        if (reach != lastReach || kept[y] == null) {
-          slide(values, y * w, w, reach, wider, queue, row);
-          kept[y] = row.clone();
-        }
-        for (int side = dy == 0 ? 1 : -1; side <= 1; side += 2) {
-          int to = y + side * dy;
-          if (to >= 0 && to < h) {
-            take(kept[y], best, to * w, wider);
-          }
-        }
+      if (reach != lastReach) {
+        Bands.of(h, BAND, (from, to) -> slide(values, w, from, to, reach, wider, kept));
       }
+      int down = dy;
+      Bands.of(
+          h,
+          BAND,
+          (from, to) -> {
+            for (int y = from; y < to; y++) {
+              take(kept, y - down, best, y * w, wider);
+              take(kept, y + down, best, y * w, wider);
+            }
+          });
       lastReach = reach;
     }
     return RegionWork.cut(best, wide, raster);
   }
 
-  private static void take(float[] row, float[] best, int at, boolean wider) {
+  /** Takes in one of the rows, if there is such a one. */
+  private static void take(float[][] rows, int y, float[] best, int at, boolean wider) {
+    if (y < 0 || y >= rows.length) {
+      return;
+    }
+    float[] row = rows[y];
     for (int x = 0; x < row.length; x++) {
       best[at + x] = wider ? Math.max(best[at + x], row[x]) : Math.min(best[at + x], row[x]);
+    }
+  }
+
+  /** Running extremes of some rows. */
+  private static void slide(
+      float[] in, int w, int from, int to, int reach, boolean most, float[][] out) {
+    int[] queue = new int[w];
+    for (int y = from; y < to; y++) {
+      out[y] = new float[w];
+      slide(in, y * w, w, reach, most, queue, out[y]);
     }
   }
 

@@ -42,8 +42,8 @@ class ViewByOneCurveTest {
     assertThat(proposal.recipe().regions())
         .anyMatch(r -> r.parts().get(0).shape() instanceof Glazing);
     assertThat(proposal.said()).contains("one curve");
-    double before = Evenness.of(session.picture(ground, ROOM.raster()), ROOM);
-    double after = Evenness.of(session.picture(proposal.recipe(), ROOM.raster()), ROOM);
+    double before = Evenness.of(ground, session);
+    double after = Evenness.of(proposal.recipe(), session);
     assertThat(after).isLessThan(before).isLessThan(0.06);
   }
 
@@ -116,7 +116,7 @@ class ViewByOneCurveTest {
   void evennessOfOneFrameIsNought() {
     PreviewSession session = session(ROOM);
     Recipe one = new Recipe(new Ground.OneFrame("f-2"), List.of(), List.of());
-    assertThat(Evenness.of(session.picture(one, ROOM.raster()), ROOM)).isLessThan(0.06);
+    assertThat(Evenness.of(one, session)).isLessThan(0.06);
   }
 
   /** White walls are brought to white by one curve; the view stays darker than they become. */

@@ -2,6 +2,8 @@ package illuminar.core.analysis.cast;
 
 import illuminar.core.analysis.Analysis;
 import illuminar.core.analysis.light.MergedLight;
+import illuminar.core.analysis.window.Opening;
+import illuminar.core.analysis.window.Openings;
 import illuminar.core.analysis.window.Panes;
 import illuminar.core.colour.Burnt;
 import illuminar.core.colour.Lab;
@@ -12,6 +14,7 @@ import illuminar.core.filter.Ease;
 import illuminar.core.filter.Gauss;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
+import illuminar.core.picture.Raster;
 import java.util.Arrays;
 import java.util.List;
 
@@ -140,14 +143,37 @@ public record Casts(Plane red, Plane blue, Plane glow) {
 
   private static Plane glow(Analysis analysis, Picture p) {
     Plane burnt = Plane.of(p.width(), p.height());
-    float[] panes = Panes.of(analysis).draw(analysis.raster());
+    float[] windows = windows(analysis, analysis.raster());
     for (int i = 0; i < burnt.data().length; i++) {
-      burnt.data()[i] = p.mostAt(i) > Burnt.IN_FILE ? 1 - panes[i] : 0;
+      burnt.data()[i] = p.mostAt(i) > Burnt.IN_FILE ? 1 - windows[i] : 0;
     }
     Plane wide = Gauss.smooth(burnt, 0.03 * Math.max(p.width(), p.height()));
     for (int i = 0; i < wide.data().length; i++) {
       wide.data()[i] = Math.min(1, 12 * wide.data()[i]);
     }
     return wide;
+  }
+
+  /** Share of the long edge about a window's glass in which its frame and reveals lie. */
+  private static final double FRAMES = 0.02;
+
+  /**
+   * Windows with their frames and reveals, which the view lights, 0 to 1; burnt panes where no
+   * window is found whole.
+   */
+  static float[] windows(Analysis analysis, Raster raster) {
+    List<Opening> openings = Openings.of(analysis);
+    if (openings.isEmpty()) {
+      return Panes.of(analysis).draw(raster);
+    }
+    double toGrid = (double) analysis.raster().width() / raster.width();
+    double beside = FRAMES * Math.max(analysis.raster().width(), analysis.raster().height());
+    float[] out = new float[raster.pixels()];
+    for (int i = 0; i < out.length; i++) {
+      double x = (i % raster.width() + 0.5) * toGrid;
+      double y = (i / raster.width() + 0.5) * toGrid;
+      out[i] = Openings.depth(openings, x, y) > -beside ? 1 : 0;
+    }
+    return out;
   }
 }

@@ -1,9 +1,6 @@
 package illuminar.core.analysis.cast;
 
 import illuminar.core.analysis.Analysis;
-import illuminar.core.analysis.window.Opening;
-import illuminar.core.analysis.window.Openings;
-import illuminar.core.analysis.window.Panes;
 import illuminar.core.colour.Burnt;
 import illuminar.core.colour.Lab;
 import illuminar.core.colour.Space;
@@ -39,9 +36,6 @@ final class SurfaceLean {
   /** How alike a place must be for light to go over from it. */
   private static final float SURE = 0.7f;
 
-  /** Share of the long edge about a window's glass in which its frame and reveals lie. */
-  private static final double FRAMES = 0.02;
-
   /** How far, in shares of the long edge, what is known reaches: near first, then ever wider. */
   private static final double[] REACHES = {0.012, 0.04, 0.12, 0.4};
 
@@ -64,7 +58,7 @@ final class SurfaceLean {
             .sorted(Comparator.comparingDouble(Frame::stops).reversed())
             .map(f -> analysis.draw(f.id(), coarse))
             .toList();
-    float[] view = windows(analysis, coarse);
+    float[] view = Casts.windows(analysis, coarse);
     LabPlanes lab = Lean.lab(p);
     Plane red = Plane.of(p.width(), p.height());
     Plane blue = Plane.of(p.width(), p.height());
@@ -126,22 +120,6 @@ final class SurfaceLean {
       }
     }
     return out;
-  }
-
-  /** Windows with their frames and reveals, which the view lights, 0 to 1. */
-  private static float[] windows(Analysis analysis, Raster coarse) {
-    float[] view = Panes.of(analysis).draw(coarse);
-    double toGrid = (double) analysis.raster().width() / coarse.width();
-    double beside = FRAMES * Math.max(analysis.raster().width(), analysis.raster().height());
-    List<Opening> openings = Openings.of(analysis);
-    for (int i = 0; i < view.length; i++) {
-      double x = (i % coarse.width() + 0.5) * toGrid;
-      double y = (i / coarse.width() + 0.5) * toGrid;
-      if (Openings.depth(openings, x, y) > -beside) {
-        view[i] = 1;
-      }
-    }
-    return view;
   }
 
   /** The anchor's picture, or of the darker frames' the lightest that is not burnt at a pixel. */

@@ -5,6 +5,7 @@ import illuminar.core.colour.Space;
 import illuminar.core.colour.Srgb;
 import illuminar.core.filter.Ease;
 import illuminar.core.frame.Response;
+import illuminar.core.picture.Bands;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
@@ -12,6 +13,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.Supplier;
 
 /**
  * The light that all ambient frames measured together: each pixel's mean, weighted by how well each
@@ -22,6 +24,9 @@ import java.util.function.Function;
  */
 public final class MergedLight {
   private static final int MOST_KEPT = 4;
+
+  /** Rows that are added in one go. */
+  private static final int BAND = 64;
 
   private final Response response;
   private final List<String> frames;
@@ -62,20 +67,32 @@ public final class MergedLight {
 
   /** Luminance of the light on the analysis grid, 1 where the anchor just burns; kept. */
   public static Plane luminance(Analysis analysis) {
-    return analysis
-        .keep(Luminance.class, "", 1, () -> new Luminance(onGrid(analysis, analysis.raster())))
-        .plane();
+    return of(analysis).onGrid(analysis).luminance();
   }
 
-  private record Luminance(Plane plane) {}
-
-  private static Plane onGrid(Analysis analysis, Raster grid) {
-    Picture light = of(analysis).draw(grid, id -> analysis.draw(id, grid));
-    Plane out = Plane.of(grid.width(), grid.height());
-    for (int i = 0; i < out.data().length; i++) {
-      out.data()[i] = Space.srgbLuminance(light.r()[i], light.g()[i], light.b()[i]);
+  /**
+   * The light on the analysis grid, 1 where the anchor just burns.
+   *
+   * @param most of each pixel's channels
+   */
+  public record Tones(Plane luminance, Plane most) {
+    /** Of light with sRGB primaries. */
+    public static Tones of(Picture light) {
+      Plane luminance = Plane.of(light.width(), light.height());
+      Plane most = Plane.of(light.width(), light.height());
+      for (int i = 0; i < luminance.data().length; i++) {
+        luminance.data()[i] = Space.srgbLuminance(light.r()[i], light.g()[i], light.b()[i]);
+        most.data()[i] = light.mostAt(i);
+      }
+      return new Tones(luminance, most);
     }
-    return out;
+  }
+
+  /** The light on the analysis grid; kept. */
+  public Tones onGrid(Analysis analysis) {
+    Raster grid = analysis.raster();
+    return analysis.keep(
+        Tones.class, frames, 1, () -> Tones.of(draw(grid, id -> analysis.draw(id, grid))));
   }
 
   /**
@@ -85,7 +102,7 @@ public final class MergedLight {
    * @return linear sRGB primaries, 1 where the anchor just burns, unbounded above
    */
   public Picture draw(Raster raster, Function<String, Picture> drawn) {
-    return draw(raster, drawn, Favour.NONE);
+    return draw(raster, drawn, () -> Favour.NONE);
   }
 
   /** How much each frame counts at each pixel, beside how well it measures the light there. */
@@ -103,12 +120,22 @@ public final class MergedLight {
     boolean row(int k, int row, float[] out);
   }
 
-  /** The light likewise, some frames favoured at some places. */
-  public Picture draw(Raster raster, Function<String, Picture> drawn, Favour favour) {
+  /**
+   * The light likewise, some frames favoured at some places.
+   *
+   * @param favour makes one for each band of rows, which alone reads it
+   */
+  public Picture draw(
+      Raster raster, Function<String, Picture> drawn, Supplier<? extends Favour> favour) {
     Picture out = Picture.of(raster.width(), raster.height());
     float[] weights = new float[raster.pixels()];
     for (int k = 0; k < time.length; k++) {
-      add(drawn.apply(frames.get(k)), k, favour, weights, out);
+      int at = k;
+      Picture frame = drawn.apply(frames.get(k));
+      Bands.of(
+          raster.height(),
+          BAND,
+          (from, to) -> add(frame, at, favour.get(), weights, out, from, to));
     }
     for (int c = 0; c < 3; c++) {
       float[] into = out.channel(c);
@@ -120,20 +147,14 @@ public final class MergedLight {
   }
 
   /**
-   * How well a frame measures each pixel; a longer exposure a little better.
+   * How well a frame measures a pixel; a longer exposure a little better.
    *
    * @param k which of the frames
    * @param frame the frame, display-linear with sRGB primaries
    */
-  public Plane measured(int k, Picture frame) {
-    boolean shortest = end(k, -1);
-    boolean longest = end(k, 1);
+  public float measured(int k, Picture frame, int pixel) {
     float longer = (float) Math.pow(time[k], 0.1);
-    Plane out = Plane.of(frame.width(), frame.height());
-    for (int i = 0; i < out.data().length; i++) {
-      out.data()[i] = longer * trust(most(frame, i), least(frame, i), shortest, longest);
-    }
-    return out;
+    return longer * trust(most(frame, pixel), least(frame, pixel), end(k, -1), end(k, 1));
   }
 
   private static float most(Picture p, int i) {
@@ -144,12 +165,13 @@ public final class MergedLight {
     return Srgb.encodeFast(Math.min(p.r()[i], Math.min(p.g()[i], p.b()[i])));
   }
 
-  private void add(Picture frame, int k, Favour favour, float[] weights, Picture out) {
+  private void add(
+      Picture frame, int k, Favour favour, float[] weights, Picture out, int from, int to) {
     boolean shortest = end(k, -1);
     boolean longest = end(k, 1);
     int w = frame.width();
     float[] row = new float[w];
-    for (int y = 0; y < frame.height(); y++) {
+    for (int y = from; y < to; y++) {
       boolean favours = favour.row(k, y, row);
       for (int i = y * w; i < (y + 1) * w; i++) {
         float trust = trust(most(frame, i), least(frame, i), shortest, longest);

@@ -8,6 +8,7 @@ import illuminar.core.picture.Plane;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * Pieces of a picture that are brighter than all about them and have four straight sides, found as
@@ -115,22 +116,33 @@ final class PaneTree {
     float low = sorted[(int) (0.2 * sorted.length)];
     List<Pane> found = new ArrayList<>();
     int[] piece = new int[stops.data().length];
-    for (float level = top; level > low; level -= STEP) {
-      boolean[] seen = new boolean[piece.length];
-      Arrays.fill(piece, -1);
-      float least = level;
-      for (int start = 0; start < piece.length; start++) {
-        if (!seen[start] && stops.data()[start] >= least) {
-          int[] all =
-              FloodFill.of(
-                  start, w, stops.height(), false, seen, (from, to) -> stops.data()[to] >= least);
-          if (all.length >= LEAST * piece.length && all.length <= MOST * piece.length) {
-            add(all, start, piece, found);
-          }
+    IntStream.range(0, (int) Math.ceil((top - low) / STEP))
+        .parallel()
+        .mapToObj(k -> pieces(top - k * STEP))
+        .forEachOrdered(
+            all -> {
+              Arrays.fill(piece, -1);
+              all.forEach(p -> add(p, p[0], piece, found));
+            });
+    return found;
+  }
+
+  /** Pieces of the picture that are at least so light, each from its first pixel on. */
+  private List<int[]> pieces(float least) {
+    int n = stops.data().length;
+    boolean[] seen = new boolean[n];
+    List<int[]> out = new ArrayList<>();
+    for (int start = 0; start < n; start++) {
+      if (!seen[start] && stops.data()[start] >= least) {
+        int[] all =
+            FloodFill.of(
+                start, w, stops.height(), false, seen, (from, to) -> stops.data()[to] >= least);
+        if (all.length >= LEAST * n && all.length <= MOST * n) {
+          out.add(all);
         }
       }
     }
-    return found;
+    return out;
   }
 
   /** Takes a piece in if it is a pane, in place of the one that it grew from. */
