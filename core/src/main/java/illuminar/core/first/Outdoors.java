@@ -17,8 +17,8 @@ import java.util.List;
  * the top, among the lightest of the picture, and burnt or bluer than the rest; a clear blue sky
  * that reaches the top somewhere and is not far brighter than all else, as it is when seen from a
  * room; a bright sky that comes down from the top, several times lighter than the rest and no more
- * than that; windows far warmer than all else, as lit rooms are when seen from outside. Our own
- * rules.
+ * than that; nearly all of it blue, as it is after sunset; windows far warmer than all else, as lit
+ * rooms are when seen from outside. Our own rules.
  */
 final class Outdoors {
   /** Share of the picture's height that is looked at. */
@@ -70,6 +70,22 @@ final class Outdoors {
 
   private static final double TOP_TO = 12;
 
+  /** Blue over red, stops, that a tenth of a picture with a bright sky exceeds. */
+  private static final float SKY_LEAN = 0.6f;
+
+  /** The same of nearly all, and of the middle of the top, in the light after sunset. */
+  private static final float ALL_BLUE = 0.1f;
+
+  private static final float TOP_BLUE = 0.8f;
+
+  /** Share of the picture's height that is its top. */
+  private static final double TOP = 0.12;
+
+  /** Stops by which lit windows lean to red of all else if that is blue, and how blue it is. */
+  private static final float SOME_WARMER = 0.4f;
+
+  private static final float REST_BLUE = 1.1f;
+
   private Outdoors() {}
 
   private record Found(boolean outdoors) {}
@@ -86,7 +102,8 @@ final class Outdoors {
     float lean = lean(p);
     return skyAlongTheTop(p, light, lean)
         || clearSky(p, light, lean)
-        || skyFromTheTop(light, lean)
+        || blueLean(light, 0.9) > SKY_LEAN && skyFromTheTop(light, lean)
+        || blueHour(light)
         || litFromWithin(analysis, light);
   }
 
@@ -194,9 +211,35 @@ final class Outdoors {
         rest[m++] = lean;
       }
     }
+    if (n == 0 || m == 0) {
+      return false;
+    }
     Arrays.sort(windows, 0, n);
     Arrays.sort(rest, 0, m);
-    return n > 0 && m > 0 && windows[n / 2] < rest[m / 2] - WARMER;
+    float warmer = rest[m / 2] - windows[n / 2];
+    // daylight seen from a blue room is not warm
+    boolean lamps = windows[n / 2] < 0 && rest[m * 9 / 10] > REST_BLUE;
+    return warmer > WARMER || lamps && warmer > SOME_WARMER;
+  }
+
+  /** Whether nearly all is in the blue light after sunset, the top most of all. */
+  private static boolean blueHour(Picture light) {
+    int w = light.width();
+    Picture top = Picture.of(w, Math.max(1, (int) (TOP * light.height())));
+    for (int c = 0; c < 3; c++) {
+      System.arraycopy(light.channel(c), 0, top.channel(c), 0, top.channel(c).length);
+    }
+    return blueLean(light, 0.1) > ALL_BLUE && blueLean(top, 0.5) > TOP_BLUE;
+  }
+
+  /** Blue over red, stops, that a share of all pixels stays below. */
+  private static float blueLean(Picture p, double share) {
+    float[] lean = new float[p.r().length];
+    for (int i = 0; i < lean.length; i++) {
+      lean[i] = Stops.of(p.b()[i]) - Stops.of(p.r()[i]);
+    }
+    Arrays.sort(lean);
+    return lean[(int) (share * (lean.length - 1))];
   }
 
   /** Median light of the sky over that of the rest. */
