@@ -9,6 +9,7 @@ import { tryAgain } from "./bench/state/history";
 import { Broken } from "./kit/Broken";
 import { swallowSecondClicks } from "./kit/once";
 import { SCREENS } from "./screens";
+import { goOn, restore } from "./upload/queue";
 
 /** Sign-in, or the screens; a session that ends meanwhile is begun again without losing anything. */
 export function App() {
@@ -17,6 +18,11 @@ export function App() {
   const [ended, setEnded] = useState(false);
   useEffect(() => onSessionEnd(() => setEnded(true)), []);
   useEffect(swallowSecondClicks, []);
+  const signed = !!session.data && !ended;
+  // what a page before was sending goes on
+  useEffect(() => {
+    if (signed) void restore().then(goOn);
+  }, [signed]);
   const router = useMemo(
     () =>
       createBrowserRouter([

@@ -16,7 +16,8 @@ export function saidOf(e: unknown): string {
   return e instanceof Error ? e.message : String(e);
 }
 
-function token(): string {
+/** The token that a change carries, out of its cookie. */
+export function token(): string {
   const found = document.cookie.split("; ").find((c) => c.startsWith("XSRF-TOKEN="));
   return found ? decodeURIComponent(found.slice(11)) : "";
 }

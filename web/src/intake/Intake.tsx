@@ -3,32 +3,41 @@ import { useMutation, useQuery } from "@tanstack/react-query";
 import { useEffect, useMemo, useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 import { data, server } from "../api/client";
-import type { CardSheet } from "../api/types";
+import type { WaitingFrame, WaitingSheet } from "../api/types";
 import { useJobs } from "../api/jobs";
 import { useShoot } from "../api/shoots";
 import { JobStrip } from "../kit/JobStrip";
 import { Page, TopBar } from "../kit/Page";
 import { Said } from "../kit/Said";
-import { changed, merge, moveFrame, planOf, split, type Planned } from "./plan";
+import { look } from "../theme";
+import { DropPlace } from "../upload/DropPlace";
+import { add } from "../upload/queue";
+import { Uploads } from "../upload/Uploads";
+import { useArrivals } from "../upload/useArrivals";
+import { changed, merge, moveFrame, planOf, reconciled, split, type Planned } from "./plan";
 import { TimeLine } from "./TimeLine";
 import { ViewRow } from "./ViewRow";
 
-/** From the card to views: frames on a time line, grouped, roles corrected, accepted. */
+/** From files to views: frames on a time line, grouped, roles corrected, accepted. */
 export function Intake() {
   const { shoot: id = "" } = useParams();
   const path = { shoot: id };
   const go = useNavigate();
   const shoot = useShoot(id);
-  const card = useQuery({
-    queryKey: ["card", id],
-    queryFn: () => data(server.GET("/api/shoots/{shoot}/card", { params: { path } })),
+  const waiting = useQuery({
+    queryKey: ["waiting", id],
+    queryFn: () => data(server.GET("/api/shoots/{shoot}/waiting", { params: { path } })),
     gcTime: 0,
   });
-  // a card that is read again begins anew
-  const [edited, setEdited] = useState<{ of: CardSheet; plan: Planned[] }>();
-  const fresh = useMemo(() => (card.data ? planOf(card.data) : []), [card.data]);
-  const plan = edited && edited.of === card.data ? edited.plan : fresh;
-  const setPlan = (to: Planned[]) => card.data && setEdited({ of: card.data, plan: to });
+  const sheet = waiting.data;
+  const [edited, setEdited] = useState<{ of: WaitingSheet; plan: Planned[] }>();
+  const plan = useMemo(() => {
+    if (!sheet) return [];
+    if (!edited) return planOf(sheet);
+    return edited.of === sheet ? edited.plan : reconciled(edited.plan, sheet);
+  }, [sheet, edited]);
+  const setPlan = (to: Planned[]) => sheet && setEdited({ of: sheet, plan: to });
+  useArrivals(id, () => void waiting.refetch());
   const [mine, setMine] = useState<string>();
   const jobs = useJobs(id);
   const job =
@@ -49,7 +58,7 @@ export function Intake() {
               .map((v) => ({
                 name: v.name,
                 anchor: v.anchor,
-                frames: v.frames.map((f) => ({ name: f.name, role: f.role })),
+                frames: v.frames.map((f) => ({ id: f.id, role: f.role })),
               })),
           },
         }),
@@ -57,11 +66,17 @@ export function Intake() {
     onSuccess: (j) => setMine(j.id),
   });
 
+  const away = useMutation({
+    mutationFn: (name: string) =>
+      data(server.DELETE("/api/shoots/{shoot}/arrivals/{name}", { params: { path: { shoot: id, name } } })),
+    onSettled: () => void waiting.refetch(),
+  });
+
   const wanted = plan.filter((v) => v.wanted);
   const count = wanted.reduce((n, v) => n + v.frames.length, 0);
   const nameless = wanted.some((v) => !v.name.trim());
   const busy = job && (job.state === "RUNNING" || job.state === "WAITING");
-  const bar = (
+  const bar = (choose: () => void) => (
     <TopBar
       crumbs={[
         { to: "/shoots", name: "Shoots" },
@@ -74,8 +89,15 @@ export function Intake() {
           Views
         </Button>
       )}
-      <Button onClick={() => void card.refetch()} disabled={card.isFetching}>
-        {card.isFetching ? "Reading the card…" : "Read again"}
+      <Button onClick={choose}>Add files</Button>
+      <Button
+        onClick={() => {
+          setEdited(undefined);
+          void waiting.refetch();
+        }}
+        disabled={waiting.isFetching}
+      >
+        {waiting.isFetching ? "Reading…" : "Read again"}
       </Button>
       <Button
         variant="contained"
@@ -87,34 +109,69 @@ export function Intake() {
       </Button>
     </TopBar>
   );
+  const thumb = (f: WaitingFrame) => {
+    const [source, name] = [f.id.slice(0, f.id.indexOf("/")), f.id.slice(f.id.indexOf("/") + 1)];
+    return `/api/shoots/${id}/waiting/${source}/${encodeURIComponent(name)}/thumb`;
+  };
   return (
-    <Page bar={bar}>
-      <Said problem={card.error ?? accept.error} />
-      {job && <JobStrip job={job} />}
-      {card.isPending && <Typography>Reading the card…</Typography>}
-      {card.data && <TimeLine views={plan} />}
-      {plan.map((v, i) => (
-        <ViewRow
-          key={v.frames[0]?.name}
-          view={v}
-          first={i === 0}
-          others={plan.map((o, k) => ({ name: o.name, at: k })).filter((o) => o.at !== i)}
-          onChange={(to) => setPlan(changed(plan, i, to))}
-          onSplit={(frame) => setPlan(split(plan, i, frame))}
-          onMerge={() => setPlan(merge(plan, i))}
-          onMove={(name, to) => setPlan(moveFrame(plan, i, name, to))}
-        />
-      ))}
-      {card.data && card.data.refused.length > 0 && (
-        <Box sx={{ mt: 2 }}>
-          <Typography variant="h2">Left on the card</Typography>
-          {card.data.refused.map((r) => (
-            <Alert key={r.name} severity="warning" sx={{ mt: 0.5 }}>
-              {r.reason}
-            </Alert>
+    <DropPlace says="Drop frames to send them to this shoot" onFiles={(files) => void add(id, files)}>
+      {(choose) => (
+        <Page bar={bar(choose)}>
+          <Said problem={waiting.error ?? accept.error ?? away.error} />
+          <Uploads shoot={id} />
+          {job && <JobStrip job={job} />}
+          {waiting.isPending && <Typography>Reading what waits…</Typography>}
+          {sheet && plan.length === 0 && <Nothing choose={choose} />}
+          {sheet && plan.length > 0 && <TimeLine views={plan} />}
+          {plan.map((v, i) => (
+            <ViewRow
+              key={v.frames[0]?.id}
+              view={v}
+              thumb={thumb}
+              first={i === 0}
+              others={plan.map((o, k) => ({ name: o.name, at: k })).filter((o) => o.at !== i)}
+              onChange={(to) => setPlan(changed(plan, i, to))}
+              onSplit={(frame) => setPlan(split(plan, i, frame))}
+              onMerge={() => setPlan(merge(plan, i))}
+              onMove={(frame, to) => setPlan(moveFrame(plan, i, frame, to))}
+            />
           ))}
-        </Box>
+          {sheet && sheet.refused.length > 0 && (
+            <Box sx={{ mt: 2 }}>
+              <Typography variant="h2">Not to be taken in</Typography>
+              {sheet.refused.map((r) => (
+                <Alert
+                  key={`${r.source}/${r.name}`}
+                  severity="warning"
+                  sx={{ mt: 0.5 }}
+                  action={
+                    r.source === "sent" && <Button onClick={() => away.mutate(r.name)}>Throw away</Button>
+                  }
+                >
+                  {r.reason}
+                </Alert>
+              ))}
+            </Box>
+          )}
+        </Page>
       )}
-    </Page>
+    </DropPlace>
+  );
+}
+
+/** What stands here before anything waits. */
+function Nothing({ choose }: { choose: () => void }) {
+  return (
+    <Box sx={{ border: `1px dashed ${look.strong}`, p: 5, textAlign: "center" }}>
+      <Typography variant="h2" sx={{ mb: 1 }}>
+        Nothing waits to be taken in
+      </Typography>
+      <Typography color="text.secondary" sx={{ mb: 2 }}>
+        Drop the frames of this shoot anywhere on this page, one by one or as folders. JPEG, PNG and TIFF.
+      </Typography>
+      <Button variant="contained" onClick={choose}>
+        Add files
+      </Button>
+    </Box>
   );
 }

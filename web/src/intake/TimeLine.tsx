@@ -20,7 +20,7 @@ function spread(times: number[]): (t: number) => number {
   return (t) => (along === 0 ? 0.5 : (at.get(t) ?? 0) / along);
 }
 
-/** All frames of the card along time, height by exposure; views are bracketed underneath. */
+/** All frames that wait along time, height by exposure; views are bracketed underneath. */
 export function TimeLine({ views }: { views: Planned[] }) {
   const frames = views.flatMap((v) => v.frames).filter((f) => !!f.taken);
   if (frames.length < 2) return null;
@@ -33,7 +33,7 @@ export function TimeLine({ views }: { views: Planned[] }) {
   const y = (s: number) => 8 + (64 * (high - s)) / (high - low);
   return (
     <Box sx={{ border: 1, borderColor: "divider", bgcolor: "background.paper", p: 1.5 }}>
-      <Typography variant="h2">Time line of the card</Typography>
+      <Typography variant="h2">Time line</Typography>
       <svg
         viewBox="0 0 1200 104"
         style={{ width: "100%", height: 104, display: "block" }}
@@ -46,7 +46,7 @@ export function TimeLine({ views }: { views: Planned[] }) {
           if (times.length === 0) return null;
           const [a, b] = [x(Math.min(...times)) - 8, x(Math.max(...times)) + 8];
           return (
-            <g key={v.frames[0]?.name}>
+            <g key={v.frames[0]?.id}>
               <path d={`M${a} 80v6H${b}v-6`} fill="none" stroke={look.ink} strokeWidth={1.5} />
               <text x={(a + b) / 2} y={100} textAnchor="middle" fontSize={12} fill={look.ink}>
                 {v.name}
@@ -58,7 +58,7 @@ export function TimeLine({ views }: { views: Planned[] }) {
           const cx = x(time(f.taken ?? ""));
           const cy = y(f.stops ?? 0);
           return (
-            <g key={f.name}>
+            <g key={f.id}>
               <title>{f.name}</title>
               <line x1={cx} x2={cx} y1={cy} y2={80} stroke={look.line} />
               {f.role === "FLASH" ? (

@@ -1,25 +1,27 @@
 import { Box, Button, Checkbox, MenuItem, Select, TextField, Tooltip, Typography } from "@mui/material";
-import type { Role } from "../api/types";
+import type { Role, WaitingFrame } from "../api/types";
 import { look } from "../theme";
 import type { Planned } from "./plan";
 import { ROLE, shutter } from "./words";
 
 interface RowProps {
   view: Planned;
+  /** Where the small picture of a frame is. */
+  thumb: (f: WaitingFrame) => string;
   first: boolean;
   others: { name: string; at: number }[];
   onChange: (to: Partial<Planned>) => void;
   onSplit: (frame: number) => void;
   onMerge: () => void;
-  onMove: (name: string, to: number) => void;
+  onMove: (id: string, to: number) => void;
 }
 
 /** One view to be: its frames with their roles, and ways to split, merge and move. */
-export function ViewRow({ view, first, others, onChange, onSplit, onMerge, onMove }: RowProps) {
+export function ViewRow({ view, thumb, first, others, onChange, onSplit, onMerge, onMove }: RowProps) {
   const size = view.frames[0];
   const known = view.frames.every((f) => f.known);
   const quiet = known && !view.wanted;
-  const base = view.frames.find((f) => f.name === view.anchor)?.stops ?? 0;
+  const base = view.frames.find((f) => f.id === view.anchor)?.stops ?? 0;
   return (
     <Box
       component="section"
@@ -48,9 +50,9 @@ export function ViewRow({ view, first, others, onChange, onSplit, onMerge, onMov
         {quiet &&
           view.frames.map((f) => (
             <Box
-              key={f.name}
+              key={f.id}
               component="img"
-              src={`/api/card/${f.name}/thumb`}
+              src={thumb(f)}
               alt={f.name}
               data-testid="card-frame"
               sx={{ width: 54, display: "block" }}
@@ -60,20 +62,15 @@ export function ViewRow({ view, first, others, onChange, onSplit, onMerge, onMov
       </Box>
       <Box sx={{ display: quiet ? "none" : "flex", gap: 1, flexWrap: "wrap" }}>
         {(quiet ? [] : view.frames).map((f, i) => (
-          <Box key={f.name} sx={{ width: 138 }} data-testid="card-frame">
+          <Box key={f.id} sx={{ width: 138 }} data-testid="card-frame">
             <Box
               sx={{
                 position: "relative",
-                border: f.name === view.anchor ? `2px solid ${look.ink}` : `2px solid transparent`,
+                border: f.id === view.anchor ? `2px solid ${look.ink}` : `2px solid transparent`,
               }}
             >
-              <Box
-                component="img"
-                src={`/api/card/${f.name}/thumb`}
-                alt={f.name}
-                sx={{ width: "100%", display: "block" }}
-              />
-              {f.name === view.anchor && (
+              <Box component="img" src={thumb(f)} alt={f.name} sx={{ width: "100%", display: "block" }} />
+              {f.id === view.anchor && (
                 <Box
                   sx={{
                     position: "absolute",
@@ -118,8 +115,8 @@ export function ViewRow({ view, first, others, onChange, onSplit, onMerge, onMov
                 <span>
                   <Button
                     sx={{ fontSize: 11, px: 0.75 }}
-                    disabled={f.name === view.anchor}
-                    onClick={() => onChange({ anchor: f.name })}
+                    disabled={f.id === view.anchor}
+                    onClick={() => onChange({ anchor: f.id })}
                   >
                     Anchor
                   </Button>
@@ -140,7 +137,7 @@ export function ViewRow({ view, first, others, onChange, onSplit, onMerge, onMov
                 sx={{ mt: 0.5, fontSize: 11 }}
                 inputProps={{ "aria-label": `Move ${f.name} to another view` }}
                 renderValue={() => "Move to…"}
-                onChange={(e) => onMove(f.name, Number(e.target.value))}
+                onChange={(e) => onMove(f.id, Number(e.target.value))}
               >
                 {others.map((o) => (
                   <MenuItem key={o.at} value={String(o.at)}>

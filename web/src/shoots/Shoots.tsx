@@ -1,12 +1,15 @@
 import { Box, Button, TextField, Typography } from "@mui/material";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
+import type { FileWithPath } from "react-dropzone";
 import { Link, useNavigate } from "react-router";
 import { data, server } from "../api/client";
 import type { Shoot } from "../api/types";
 import { Page, TopBar } from "../kit/Page";
 import { Said } from "../kit/Said";
 import { look } from "../theme";
+import { DropPlace } from "../upload/DropPlace";
+import { add as send } from "../upload/queue";
 import { STATE } from "../contacts/states";
 
 /** The studio's commissions. */
@@ -27,46 +30,73 @@ export function Shoots() {
       void go(`/shoots/${shoot.id}/intake`);
     },
   });
+  const begin = useMutation({
+    mutationFn: async (files: FileWithPath[]) => {
+      const shoot = await data(server.POST("/api/shoots", { body: { name: named(files) } }));
+      void queries.invalidateQueries({ queryKey: ["shoots"] });
+      void send(shoot.id, files);
+      await go(`/shoots/${shoot.id}/intake`);
+    },
+  });
   return (
-    <Page bar={<TopBar crumbs={[{ name: "Shoots" }]} />}>
-      <Said problem={shoots.error ?? add.error} />
-      <Box sx={{ display: "grid", gridTemplateColumns: "repeat(auto-fill, minmax(380px, 1fr))", gap: 2.5 }}>
-        {shoots.data?.map((s) => (
-          <ShootCard key={s.id} shoot={s} />
-        ))}
-        <Box
-          component="form"
-          onSubmit={(e) => {
-            e.preventDefault();
-            if (!add.isPending && !add.isSuccess) add.mutate();
-          }}
-          sx={{
-            border: `1px dashed ${look.strong}`,
-            p: 2.5,
-            display: "grid",
-            alignContent: "center",
-            gap: 1.5,
-            minHeight: 220,
-          }}
-        >
-          <Typography variant="h2">New shoot</Typography>
-          <TextField
-            size="small"
-            label="Property or commission"
-            required
-            value={name}
-            onChange={(e) => setName(e.target.value)}
-            slotProps={{ htmlInput: { maxLength: 200 } }}
-          />
-          <Box>
-            <Button type="submit" data-once disabled={!name.trim() || add.isPending}>
-              Create, then add frames
-            </Button>
+    <DropPlace says="Drop frames to begin a shoot with them" onFiles={(files) => begin.mutate(files)}>
+      {() => (
+        <Page bar={<TopBar crumbs={[{ name: "Shoots" }]} />}>
+          <Said problem={shoots.error ?? add.error ?? begin.error} />
+          <Box
+            sx={{ display: "grid", gridTemplateColumns: "repeat(auto-fill, minmax(380px, 1fr))", gap: 2.5 }}
+          >
+            {shoots.data?.map((s) => (
+              <ShootCard key={s.id} shoot={s} />
+            ))}
+            <Box
+              component="form"
+              onSubmit={(e) => {
+                e.preventDefault();
+                if (!add.isPending && !add.isSuccess) add.mutate();
+              }}
+              sx={{
+                border: `1px dashed ${look.strong}`,
+                p: 2.5,
+                display: "grid",
+                alignContent: "center",
+                gap: 1.5,
+                minHeight: 220,
+              }}
+            >
+              <Typography variant="h2">New shoot</Typography>
+              <TextField
+                size="small"
+                label="Property or commission"
+                required
+                value={name}
+                onChange={(e) => setName(e.target.value)}
+                slotProps={{ htmlInput: { maxLength: 200 } }}
+              />
+              <Box>
+                <Button type="submit" data-once disabled={!name.trim() || add.isPending}>
+                  Create, then add frames
+                </Button>
+              </Box>
+              <Typography variant="caption">
+                or drop frames, or a folder of them, anywhere on this page
+              </Typography>
+            </Box>
           </Box>
-        </Box>
-      </Box>
-    </Page>
+        </Page>
+      )}
+    </DropPlace>
   );
+}
+
+/** A name for a shoot that begins with files: their folder's, else the day's. */
+function named(files: readonly FileWithPath[]): string {
+  const path = files[0]?.path ?? "";
+  const folder = path
+    .split("/")
+    .filter((p) => p && p !== ".")
+    .at(-2);
+  return folder ?? `Shoot of ${new Date().toLocaleDateString("en-GB", { dateStyle: "long" })}`;
 }
 
 const coming = (s: Shoot) => s.views.length === 0 || s.views.some((v) => v.state === "NEW");
@@ -98,7 +128,7 @@ function ShootCard({ shoot }: { shoot: Shoot }) {
               sx={{ width: "100%", height: "100%", objectFit: "cover", display: "block" }}
             />
           ) : (
-            <Typography sx={{ color: look.white }}>No frames yet: read the card</Typography>
+            <Typography sx={{ color: look.white }}>No frames yet</Typography>
           )}
         </Box>
       </Link>
@@ -109,7 +139,7 @@ function ShootCard({ shoot }: { shoot: Shoot }) {
           </Typography>
           <Typography variant="body2" color="text.secondary">
             {shoot.views.length === 0
-              ? "Waiting for its card"
+              ? "Waiting for its frames"
               : `${shoot.views.length} ${shoot.views.length === 1 ? "view" : "views"}, ${left === 0 ? "all delivered" : `${left} to deliver`}`}
             {only && left === 1 && shoot.views.length === 1 ? `, ${STATE[only.state]}` : ""}
           </Typography>

@@ -114,7 +114,7 @@ class StoryTest {
     page.keyboard().press("Enter");
     page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Intake")).click();
     assertThat(page.getByTestId("card-frame")).hasCount(8);
-    assertThat(page.getByText("Time line of the card")).isVisible();
+    assertThat(page.getByText("Time line")).isVisible();
     page.getByLabel("Name of the view").fill("Instrument room");
     button("Take in 8 frames as 1 view").click();
     page.waitForURL(Pattern.compile("/shoots/[0-9a-f-]+$"));

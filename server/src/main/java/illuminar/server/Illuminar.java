@@ -3,10 +3,12 @@ package illuminar.server;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
+import org.springframework.scheduling.annotation.EnableScheduling;
 
 /** The application. */
 @SpringBootApplication
 @ConfigurationPropertiesScan
+@EnableScheduling
 public class Illuminar {
   public static void main(String[] args) {
     SpringApplication.run(Illuminar.class, args);

@@ -18,7 +18,7 @@ import tools.jackson.databind.JsonNode;
  */
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
 class DemoCardTest {
-  private static final Path CARD = Path.of("../demo/card");
+  private static final Path CARD = Path.of("../demo/waiting");
   private TestServer server;
   private JsonNode sheet;
 
@@ -26,7 +26,7 @@ class DemoCardTest {
   void read() {
     server = new TestServer("demo_card", CARD);
     Visitor visitor = new Visitor(server.url()).signedIn();
-    sheet = visitor.json("/api/shoots/" + visitor.demoShoot() + "/card");
+    sheet = visitor.json("/api/shoots/" + visitor.demoShoot() + "/waiting");
   }
 
   @AfterAll

@@ -37,7 +37,7 @@ class IntakeTest {
     Files.write(card.resolve("FWH_0201.JPG"), new byte[0]);
     Files.writeString(card.resolve("FWH_0202.JPG"), "key is under the pot");
     Files.write(card.resolve("FWH_0203.JPG"), good);
-    JsonNode sheet = visitor.json("/api/shoots/" + shoot + "/card");
+    JsonNode sheet = visitor.json("/api/shoots/" + shoot + "/waiting");
     assertThat(sheet.path("views")).hasSize(1);
     assertThat(sheet.path("views").get(0).path("frames")).hasSize(8);
     assertThat(sheet.path("refused").toString())
@@ -49,9 +49,13 @@ class IntakeTest {
 
   @Test
   void namesNeverLeaveTheCard() {
-    assertThat(visitor.get("/api/card/..%2F..%2Fetc%2Fpasswd/thumb").statusCode()).isIn(400, 404);
+    assertThat(
+            visitor
+                .get("/api/shoots/" + shoot + "/waiting/card/..%2F..%2Fetc%2Fpasswd/thumb")
+                .statusCode())
+        .isIn(400, 404);
     String order =
-        "{\"views\":[{\"name\":\"v\",\"anchor\":\"../x\",\"frames\":[{\"name\":\"../x\",\"role\":\"AMBIENT\"}]}]}";
+        "{\"views\":[{\"name\":\"v\",\"anchor\":\"../x\",\"frames\":[{\"id\":\"../x\",\"role\":\"AMBIENT\"}]}]}";
     assertThat(visitor.post("/api/shoots/" + shoot + "/intake", order).statusCode()).isEqualTo(404);
   }
 
@@ -98,8 +102,8 @@ class IntakeTest {
           visitor.post(
               "/api/shoots/" + shoot + "/intake",
               """
-              {"views":[{"name":"%s","anchor":"FWH_0112.JPG",
-              "frames":[{"name":"FWH_0112.JPG","role":"AMBIENT"}]}]}"""
+              {"views":[{"name":"%s","anchor":"card/FWH_0112.JPG",
+              "frames":[{"id":"card/FWH_0112.JPG","role":"AMBIENT"}]}]}"""
                   .formatted(blank));
       assertThat(refused.statusCode()).isEqualTo(422);
       assertThat(refused.body()).contains("Give the view a name.");
@@ -118,14 +122,14 @@ class IntakeTest {
             .readTree(visitor.post("/api/shoots", "{\"name\":\"Crash\"}").body())
             .path("id")
             .asString();
-    JsonNode card = visitor.json("/api/shoots/" + other + "/card");
+    JsonNode card = visitor.json("/api/shoots/" + other + "/waiting");
     StringBuilder frames = new StringBuilder();
     for (JsonNode f : card.at("/views/0/frames")) {
       frames
           .append(frames.isEmpty() ? "" : ",")
           .append(
-              "{\"name\":\""
-                  + f.path("name").asString()
+              "{\"id\":\""
+                  + f.path("id").asString()
                   + "\",\"role\":\""
                   + f.path("role").asString()
                   + "\"}");
@@ -134,7 +138,7 @@ class IntakeTest {
     String subject =
         "{\"views\":[{\"id\":\""
             + java.util.UUID.randomUUID()
-            + "\",\"name\":\"Half done\",\"anchor\":\"FWH_0114.JPG\",\"frames\":["
+            + "\",\"name\":\"Half done\",\"anchor\":\"card/FWH_0114.JPG\",\"frames\":["
             + frames
             + "]}]}";
     server.stop();

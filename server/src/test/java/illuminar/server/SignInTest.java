@@ -22,7 +22,7 @@ class SignInTest {
   void nothingWithoutSignIn() {
     Visitor stranger = new Visitor(server.url());
     assertThat(stranger.get("/api/shoots").statusCode()).isEqualTo(401);
-    assertThat(stranger.get("/api/shoots/" + shoot + "/card").statusCode()).isEqualTo(401);
+    assertThat(stranger.get("/api/shoots/" + shoot + "/waiting").statusCode()).isEqualTo(401);
     stranger.get("/api/session");
     HttpResponse<String> wrong =
         stranger.post("/api/session", "{\"email\":\"demo@illuminar.test\",\"password\":\"no\"}");

@@ -123,7 +123,7 @@ class TroubleTest {
       }
       Visitor visitor = new Visitor(server.url()).signedIn();
       String shoot = visitor.demoShoot();
-      JsonNode card = visitor.json("/api/shoots/" + shoot + "/card");
+      JsonNode card = visitor.json("/api/shoots/" + shoot + "/waiting");
       StringBuilder all = new StringBuilder();
       try (Stream<Path> files = Files.list(server.card())) {
         files
@@ -175,7 +175,7 @@ class TroubleTest {
         new TestServer("trouble_linear", Path.of("../demo/linear/instrument-room"))) {
       Visitor visitor = new Visitor(server.url()).signedIn();
       String shoot = visitor.demoShoot();
-      JsonNode card = visitor.json("/api/shoots/" + shoot + "/card");
+      JsonNode card = visitor.json("/api/shoots/" + shoot + "/waiting");
       assertThat(card.path("refused")).isEmpty();
       assertThat(card.path("views")).hasSize(1);
       String id =

@@ -85,6 +85,23 @@ final class Visitor {
     }
   }
 
+  /** One request of the tus protocol with its version. */
+  HttpResponse<String> tus(String method, String path, byte[] body, String... headers) {
+    HttpRequest.Builder b =
+        HttpRequest.newBuilder(URI.create(path.startsWith("http") ? path : url + path))
+            .method(method, HttpRequest.BodyPublishers.ofByteArray(body))
+            .header("Tus-Resumable", "1.0.0")
+            .header("X-XSRF-TOKEN", token());
+    if (headers.length > 0) {
+      b.headers(headers);
+    }
+    try {
+      return client.send(b.build(), HttpResponse.BodyHandlers.ofString());
+    } catch (IOException | InterruptedException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
   byte[] bytes(String path) {
     return send(HttpResponse.BodyHandlers.ofByteArray(), "GET", path, null).body();
   }
@@ -107,7 +124,7 @@ final class Visitor {
 
   /** Takes in the whole card as the server groups it; returns the job. */
   JsonNode takeInCard(String shoot) {
-    JsonNode card = json("/api/shoots/" + shoot + "/card");
+    JsonNode card = json("/api/shoots/" + shoot + "/waiting");
     return JSON.readTree(
         post("/api/shoots/" + shoot + "/intake", card.toString().replaceAll(",\"refused\":.*", "}"))
             .body());

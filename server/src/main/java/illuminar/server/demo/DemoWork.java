@@ -5,8 +5,8 @@ import illuminar.core.pass.Pass;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.region.Region;
 import illuminar.server.cover.Covers;
-import illuminar.server.intake.Card;
 import illuminar.server.intake.IntakeWork;
+import illuminar.server.intake.Sources;
 import illuminar.server.job.Job;
 import illuminar.server.job.Work;
 import illuminar.server.recipe.RecipeJson;
@@ -40,7 +40,7 @@ class DemoWork implements Work {
 
   static final String KIND = "DEMO";
 
-  private final Card card;
+  private final Sources sources;
   private final IntakeWork intake;
   private final RecipeService recipes;
   private final RecipeJson json;
@@ -49,7 +49,7 @@ class DemoWork implements Work {
   private final Covers covers;
 
   DemoWork(
-      Card card,
+      Sources sources,
       IntakeWork intake,
       RecipeService recipes,
       RecipeJson json,
@@ -58,7 +58,7 @@ class DemoWork implements Work {
       Covers covers) {
     this.views = views;
     this.covers = covers;
-    this.card = card;
+    this.sources = sources;
     this.intake = intake;
     this.recipes = recipes;
     this.json = json;
@@ -78,7 +78,7 @@ class DemoWork implements Work {
   @Override
   public void run(Job job, Progress progress) {
     List<WorkedView> worked = json.read(job.subject(), Worked.class).views();
-    List<Grouping.View> found = card.views();
+    List<Grouping.View> found = sources.views(job.shootId());
     Map<IntakeWork.PlannedView, Added> plan = new LinkedHashMap<>();
     for (int i = 0; i < Math.min(found.size(), worked.size()); i++) {
       if (worked.get(i).taken()) {

@@ -36,25 +36,32 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Reading the card and taking its frames in. */
+/** Reading what waits, and taking frames in. */
 @RestController
 @RequestMapping("/api")
 class IntakeController {
-  private final Card card;
+  private final Sources sources;
   private final Jobs jobs;
   private final ShootService shoots;
   private final FrameRows frames;
   private final RecipeJson json;
 
-  IntakeController(Card card, Jobs jobs, ShootService shoots, FrameRows frames, RecipeJson json) {
-    this.card = card;
+  IntakeController(
+      Sources sources, Jobs jobs, ShootService shoots, FrameRows frames, RecipeJson json) {
+    this.sources = sources;
     this.jobs = jobs;
     this.shoots = shoots;
     this.frames = frames;
     this.json = json;
   }
 
-  record CardFrame(
+  /**
+   * A frame that waits.
+   *
+   * @param id of its file among those that wait
+   */
+  record WaitingFrame(
+      @NotNull String id,
       @NotNull String name,
       @NotNull Role role,
       LocalDateTime taken,
@@ -69,17 +76,18 @@ class IntakeController {
       double blocked,
       boolean known) {}
 
-  record CardView(@NotNull String name, @NotNull String anchor, @NotNull List<CardFrame> frames) {}
+  record WaitingView(
+      @NotNull String name, @NotNull String anchor, @NotNull List<WaitingFrame> frames) {}
 
-  record CardSheet(@NotNull List<CardView> views, @NotNull List<Card.Refused> refused) {}
+  record WaitingSheet(@NotNull List<WaitingView> views, @NotNull List<Sources.Refused> refused) {}
 
-  @GetMapping("/shoots/{shoot}/card")
-  CardSheet read(@AuthenticationPrincipal Member member, @PathVariable UUID shoot) {
+  @GetMapping("/shoots/{shoot}/waiting")
+  WaitingSheet read(@AuthenticationPrincipal Member member, @PathVariable UUID shoot) {
     shoots.owned(member.studio(), shoot);
-    Card.Contents contents = card.read();
-    Map<String, Card.Read> byName = new HashMap<>();
-    contents.files().forEach(r -> byName.put(r.name(), r));
-    List<String> hashes = contents.files().stream().map(Card.Read::sha256).toList();
+    Sources.Contents contents = sources.read(shoot);
+    Map<String, Sources.Frame> byId = new HashMap<>();
+    contents.files().forEach(f -> byId.put(f.id(), f));
+    List<String> hashes = contents.files().stream().map(f -> f.read().sha256()).toList();
     Map<String, UUID> here =
         hashes.isEmpty()
             ? Map.of()
@@ -88,26 +96,28 @@ class IntakeController {
     Map<UUID, String> names =
         shoots.views(shoot).stream().collect(Collectors.toMap(View::id, View::name));
     int next = names.size() + 1;
-    List<CardView> views = new ArrayList<>();
+    List<WaitingView> views = new ArrayList<>();
     for (Grouping.View v : contents.views()) {
-      List<CardFrame> list =
+      List<WaitingFrame> list =
           v.frames().stream()
-              .map(p -> frame(byName.get(p.frame().id()), p.role(), here.keySet()))
+              .map(p -> frame(byId.get(p.frame().id()), p.role(), here.keySet()))
               .toList();
       // frames that are here already bear the name of their view
       String name =
-          list.stream().allMatch(CardFrame::known)
-              ? names.get(here.get(byName.get(list.get(0).name()).sha256()))
+          list.stream().allMatch(WaitingFrame::known)
+              ? names.get(here.get(byId.get(list.get(0).id()).read().sha256()))
               : "View " + next++;
-      views.add(new CardView(name, v.anchor(), list));
+      views.add(new WaitingView(name, v.anchor(), list));
     }
-    return new CardSheet(views, contents.refused());
+    return new WaitingSheet(views, contents.refused());
   }
 
-  private static CardFrame frame(Card.Read r, Role role, Set<String> here) {
+  private static WaitingFrame frame(Sources.Frame f, Role role, Set<String> here) {
+    FrameReader.Read r = f.read();
     var e = r.capture().exposure();
-    return new CardFrame(
-        r.name(),
+    return new WaitingFrame(
+        f.id(),
+        f.name(),
         role,
         r.capture().taken().orElse(null),
         e.map(x -> x.stops()).orElse(null),
@@ -122,18 +132,25 @@ class IntakeController {
         here.contains(r.sha256()));
   }
 
-  @GetMapping(value = "/card/{name}/thumb", produces = MediaType.IMAGE_JPEG_VALUE)
-  ResponseEntity<byte[]> thumb(@PathVariable String name) {
+  @GetMapping(
+      value = "/shoots/{shoot}/waiting/{source}/{name}/thumb",
+      produces = MediaType.IMAGE_JPEG_VALUE)
+  ResponseEntity<byte[]> thumb(
+      @AuthenticationPrincipal Member member,
+      @PathVariable UUID shoot,
+      @PathVariable String source,
+      @PathVariable String name) {
+    shoots.owned(member.studio(), shoot);
     try {
       return ResponseEntity.ok()
           .cacheControl(CacheControl.noCache().cachePrivate())
-          .body(card.read(name).thumb());
+          .body(sources.read(sources.file(shoot, source + "/" + name)).thumb());
     } catch (BadPicture e) {
       throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, e.getMessage());
     }
   }
 
-  record Wanted(@NotNull String name, @NotNull Role role) {}
+  record Wanted(@NotNull String id, @NotNull Role role) {}
 
   record WantedView(@NotNull String name, @NotNull String anchor, @NotNull List<Wanted> frames) {}
 
@@ -149,15 +166,15 @@ class IntakeController {
     Set<String> names = new HashSet<>();
     for (WantedView v : order.views()) {
       Names.checked("view", v.name());
-      if (v.frames().isEmpty() || v.frames().stream().noneMatch(f -> f.name().equals(v.anchor()))) {
+      if (v.frames().isEmpty() || v.frames().stream().noneMatch(f -> f.id().equals(v.anchor()))) {
         throw new Problem(
             HttpStatus.UNPROCESSABLE_CONTENT,
             v.name() + " needs frames and one of them as anchor.");
       }
       for (Wanted f : v.frames()) {
-        card.path(f.name());
-        if (!names.add(f.name())) {
-          throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, f.name() + " is in two views.");
+        Source.Waiting file = sources.file(shoot, f.id());
+        if (!names.add(f.id())) {
+          throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, file.name() + " is in two views.");
         }
       }
     }
@@ -173,7 +190,7 @@ class IntakeController {
                         Names.checked("view", v.name()),
                         v.anchor(),
                         v.frames().stream()
-                            .map(f -> new IntakeWork.PlannedFrame(f.name(), f.role()))
+                            .map(f -> new IntakeWork.PlannedFrame(f.id(), f.role()))
                             .toList()))
             .toList();
     Job job =

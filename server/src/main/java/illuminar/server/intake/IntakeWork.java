@@ -13,23 +13,32 @@ import illuminar.server.shoot.Views;
 import illuminar.server.storage.Originals;
 import java.io.IOException;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
- * Takes frames in from the card, view by view: originals first, then the view in one transaction,
- * then its line-up. The ids of the views are fixed in the plan, so running it again adds nothing
- * twice.
+ * Takes frames in, view by view: originals first, then the view in one transaction, then its
+ * line-up. The ids of the views are fixed in the plan, so running it again adds nothing twice.
  */
 @Component
 public class IntakeWork implements Work {
-  /** A frame on the card and what it is for. */
-  public record PlannedFrame(String name, Role role) {}
+  /**
+   * A frame and what it is for.
+   *
+   * @param id of the file that waits
+   */
+  public record PlannedFrame(String id, Role role) {}
 
-  /** A view that is to be, its id fixed beforehand. */
+  /**
+   * A view that is to be, its id fixed beforehand.
+   *
+   * @param anchor id of the anchor's file
+   */
   public record PlannedView(UUID id, String name, String anchor, List<PlannedFrame> frames) {}
 
   /** Views in the order in which they are taken in. */
@@ -37,7 +46,7 @@ public class IntakeWork implements Work {
 
   static final String KIND = "INTAKE";
 
-  private final Card card;
+  private final Sources sources;
   private final Originals originals;
   private final Views views;
   private final FrameRows frames;
@@ -46,14 +55,14 @@ public class IntakeWork implements Work {
   private final TransactionTemplate transaction;
 
   IntakeWork(
-      Card card,
+      Sources sources,
       Originals originals,
       Views views,
       FrameRows frames,
       RecipeJson json,
       LineUpWork lineUp,
       TransactionTemplate transaction) {
-    this.card = card;
+    this.sources = sources;
     this.originals = originals;
     this.views = views;
     this.frames = frames;
@@ -103,16 +112,18 @@ public class IntakeWork implements Work {
 
   private void takeIn(Job job, PlannedView planned, Progress progress, int done, int total) {
     List<FrameRow> rows = new ArrayList<>();
+    Map<String, FrameRow> taken = new LinkedHashMap<>();
     int at = done;
     int width = 0;
     int height = 0;
     for (PlannedFrame f : planned.frames()) {
-      progress.at(at++, total, planned.name() + ": taking in " + f.name());
+      Source.Waiting file = sources.file(job.shootId(), f.id());
+      progress.at(at++, total, planned.name() + ": taking in " + file.name());
       try {
-        Card.Read read = card.read(f.name());
+        FrameReader.Read read = sources.read(file);
         if (width != 0 && (read.header().width() != width || read.header().height() != height)) {
           throw new BadPicture(
-              f.name(),
+              file.name(),
               "it is "
                   + read.header().width()
                   + "×"
@@ -122,25 +133,33 @@ public class IntakeWork implements Work {
                   + "×"
                   + height);
         }
-        String sha = originals.keep(card.path(f.name()));
+        String sha = originals.keep(file.path());
         width = read.header().width();
         height = read.header().height();
         if (rows.stream().anyMatch(r -> r.sha256().equals(sha))) {
-          throw new BadPicture(f.name(), "the same picture is already in this view");
+          throw new BadPicture(file.name(), "the same picture is already in this view");
         }
         FrameRow row =
             new FrameRow(
-                planned.id(), rows.size(), f.name(), sha, width, height, f.role(), read.capture());
+                planned.id(),
+                rows.size(),
+                file.name(),
+                sha,
+                width,
+                height,
+                f.role(),
+                read.capture());
         row.clipping(read.burnt(), read.blocked());
         rows.add(row);
+        taken.put(f.id(), row);
       } catch (BadPicture e) {
-        progress.problem(e.getMessage() + ". It stays on the card.");
+        progress.problem(e.getMessage() + ". It was not taken in.");
       } catch (IOException e) {
         progress.problem(
-            f.name()
+            file.name()
                 + ": it could not be stored ("
                 + reason(e)
-                + "). It stays on the card; make room and take it in again.");
+                + "). It was not taken in; make room and take it in again.");
       }
     }
     if (rows.isEmpty()) {
@@ -153,15 +172,12 @@ public class IntakeWork implements Work {
         s -> {
           int position = views.findByShootIdOrderByPosition(job.shootId()).size();
           View view = new View(planned.id(), job.shootId(), position, planned.name(), w, h);
-          FrameRow anchor =
-              rows.stream()
-                  .filter(r -> r.name().equals(planned.anchor()))
-                  .findFirst()
-                  .orElse(rows.get(0));
+          FrameRow anchor = taken.getOrDefault(planned.anchor(), rows.get(0));
           view.anchor(anchor.id());
           views.saveAndFlush(view);
           frames.saveAllAndFlush(rows);
         });
+    sources.taken(job.shootId(), List.copyOf(taken.keySet()));
   }
 
   private static String reason(IOException e) {
