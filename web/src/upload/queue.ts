@@ -1,5 +1,5 @@
 import { create } from "zustand";
-import { data, saidOf, server, signedOut } from "../api/client";
+import { data, Refused, saidOf, server, signedOut } from "../api/client";
 import { all, keep, letGo, type Kept } from "./kept";
 import { size, sorted } from "./kinds";
 import { send } from "./send";
@@ -55,27 +55,35 @@ const item = (kept: Kept): Item => ({
   state: "waiting",
 });
 
+/** How much can be sent; no bound where the server does not answer just now. */
+async function bounds(shoot: string): Promise<{ room: number; most: number }> {
+  try {
+    const path = { shoot };
+    return await data(
+      server.POST("/api/shoots/{shoot}/arrivals/known", { params: { path }, body: { hashes: [] } }),
+    );
+  } catch (e) {
+    if (e instanceof Refused && e.status === 0) return { room: Infinity, most: Infinity };
+    throw e;
+  }
+}
+
 /** Adds files to what is sent for a shoot, if there is room for all of them. */
 export async function add(shoot: string, dropped: File[]): Promise<void> {
   const { pictures, others } = sorted(dropped);
   const said: string[] = [];
   if (others > 0) said.push(`${others} ${others === 1 ? "file is no picture" : "files are no pictures"}.`);
-  const need = pictures.reduce((sum, f) => sum + f.size, 0);
   try {
-    const { room, most } = await data(
-      server.POST("/api/shoots/{shoot}/arrivals/known", {
-        params: { path: { shoot } },
-        body: { hashes: [] },
-      }),
-    );
-    const large = pictures.filter((f) => f.size > most);
-    large.forEach((f) => said.push(`${f.name} is larger than ${size(most)}.`));
+    const { room, most } = await bounds(shoot);
+    const fit = pictures.filter((f) => f.size <= most);
+    pictures
+      .filter((f) => f.size > most)
+      .forEach((f) => said.push(`${f.name} is larger than ${size(most)}.`));
+    const need = fit.reduce((sum, f) => sum + f.size, 0);
     if (need > room) {
       said.push(`The disk has room for ${size(room)}, these files need ${size(need)}: nothing was sent.`);
     } else {
-      const kept = pictures
-        .filter((f) => !large.includes(f))
-        .map((file) => ({ id: crypto.randomUUID(), shoot, file }));
+      const kept = fit.map((file) => ({ id: crypto.randomUUID(), shoot, file }));
       await Promise.all(kept.map(keep)).catch(() =>
         said.push("This browser keeps no files: a reload would end the upload."),
       );

@@ -65,7 +65,10 @@ final class Bench implements AutoCloseable {
           oneWhereMoving: true, chosen: [], calm: 0, towards };
         r.passes = [];
         r.regions = [];
-        return (await (await post(`/api/views/${view}/proposals/Windows`, r)).json()).recipe;
+        r = (await (await post(`/api/views/${view}/proposals/Windows`, r)).json()).recipe;
+        r.passes = r.passes.filter(p => p.move.kind === 'bring-frame');
+        r.regions = r.regions.filter(g => r.passes.some(p => p.where.region === g.id));
+        return r;
       }
       """;
 

@@ -1,0 +1,119 @@
+package illuminar.journeys;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import com.microsoft.playwright.options.AriaRole;
+import illuminar.server.TestServer;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+
+/** Frames of one's own, sent from the browser; no card is in the reader. */
+class SendingTest {
+  private static final Path FRAMES = Path.of("../demo/small/instrument-room");
+  private static final String UPLOADS = "**/api/shoots/*/uploads";
+  private static TestServer server;
+  private static Chromium chromium;
+  private static Page page;
+
+  @BeforeAll
+  static void open() throws IOException {
+    server = new TestServer("sending_test", Files.createTempDirectory("illuminar-empty"));
+    chromium = new Chromium();
+    page = chromium.page();
+    PlaywrightAssertions.setDefaultAssertionTimeout(60_000);
+    page.navigate(server.url());
+    page.getByLabel("E-mail").fill("demo@illuminar.test");
+    page.getByLabel("Password").fill("heather");
+    page.keyboard().press("Enter");
+  }
+
+  @AfterAll
+  static void end() {
+    chromium.close();
+    server.close();
+  }
+
+  private static Locator button(String name) {
+    return page.getByRole(
+        AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^" + name)));
+  }
+
+  private static Path[] frames() throws IOException {
+    try (Stream<Path> files = Files.list(FRAMES)) {
+      return files.sorted().toArray(Path[]::new);
+    }
+  }
+
+  private static void newShoot(String name) {
+    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("All shoots")).click();
+    page.getByLabel("Property or commission").fill(name);
+    page.keyboard().press("Enter");
+    page.waitForURL(Pattern.compile("/intake$"));
+    assertThat(page.getByText("Nothing waits to be taken in")).isVisible();
+  }
+
+  private static void choose(Path... files) {
+    page.getByLabel("Files to send").setInputFiles(files);
+  }
+
+  /** The line breaks, the page is loaded anew: it goes on by itself; then the view is taken in. */
+  @Test
+  void whatIsSentOutlivesABrokenLineAndAReload() throws IOException {
+    newShoot("Broken line");
+    page.route(UPLOADS, Route::abort);
+    choose(frames());
+    Locator uploads = page.getByTestId("uploads");
+    assertThat(uploads).hasAttribute("data-open", "8");
+    button("Pause").click();
+    assertThat(uploads).containsText("paused");
+    page.unroute(UPLOADS);
+    page.reload();
+    assertThat(uploads).containsText("8 files have arrived");
+    assertThat(page.getByTestId("card-frame")).hasCount(8);
+    page.getByLabel("Name of the view").fill("Study");
+    button("Take in 8 frames as 1 view").click();
+    page.waitForURL(Pattern.compile("/shoots/[0-9a-f-]+$"));
+    page.getByLabel("Open Study").click();
+    assertThat(page.getByTestId("saved")).containsText("Saved");
+  }
+
+  /** A file that is no picture is named; the others are not touched by it. */
+  @Test
+  void whatIsNoPictureIsNamedAndTheRestGoesOn() throws IOException {
+    newShoot("Mixed");
+    Path folder = Files.createTempDirectory("illuminar-mixed");
+    Path notes = Files.writeString(folder.resolve("notes.txt"), "key is under the pot");
+    Path torn = Files.write(folder.resolve("torn.jpg"), List.of("not a picture"));
+    choose(frames()[0], notes, torn);
+    assertThat(page.getByTestId("uploads")).containsText("1 file is no picture.");
+    assertThat(page.getByText("torn.jpg: this is not a JPEG, PNG or TIFF picture")).isVisible();
+    assertThat(page.getByTestId("card-frame")).hasCount(1);
+    button("Throw away").click();
+    assertThat(page.getByText("torn.jpg")).isHidden();
+    assertThat(page.getByTestId("card-frame")).hasCount(1);
+  }
+
+  /** What was changed by hand stays while more frames come in. */
+  @Test
+  void aPlanKeepsItsChangesWhileFramesArrive() throws IOException {
+    newShoot("Plan");
+    Path[] frames = frames();
+    choose(frames[0], frames[1], frames[2]);
+    assertThat(page.getByTestId("card-frame")).hasCount(3);
+    page.getByLabel("Name of the view").fill("Study at noon");
+    choose(frames[3], frames[4]);
+    assertThat(page.getByTestId("card-frame")).hasCount(5);
+    assertThat(page.getByLabel("Name of the view")).hasValue("Study at noon");
+  }
+}
