@@ -61,7 +61,7 @@ public final class Pictures {
     link("Fennick Weather House").click();
     page.waitForURL(Pattern.compile("/shoots/[0-9a-f-]+$"));
     link("Deliver").click();
-    for (int i = 1; i < 6; i++) {
+    for (int i = 1; i < 7; i++) {
       page.locator("section").first().getByRole(AriaRole.CHECKBOX).nth(i).uncheck();
     }
     button("Deliver 2 files").click();

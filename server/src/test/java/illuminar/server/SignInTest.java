@@ -30,6 +30,28 @@ class SignInTest {
     assertThat(wrong.body()).contains("e-mail or the password is wrong");
   }
 
+  /** Wrong passwords cannot be tried for ever; other accounts are not shut out by it. */
+  @Test
+  void aPasswordIsGuessedAFewTimesOnly() {
+    Studio guessed = server.bean(Studios.class).save(new Studio("Guessed", ""));
+    String secret = server.bean(PasswordEncoder.class).encode("right");
+    server
+        .bean(Accounts.class)
+        .save(new Account(guessed.id(), "guessed@illuminar.test", "Guessed", secret));
+    Visitor stranger = new Visitor(server.url());
+    stranger.get("/api/session");
+    String wrong = "{\"email\":\"guessed@illuminar.test\",\"password\":\"%d\"}";
+    for (int k = 0; k < 10; k++) {
+      assertThat(stranger.post("/api/session", wrong.formatted(k)).statusCode()).isEqualTo(401);
+    }
+    HttpResponse<String> shut =
+        stranger.post(
+            "/api/session", "{\"email\":\"Guessed@illuminar.test \",\"password\":\"right\"}");
+    assertThat(shut.statusCode()).isEqualTo(429);
+    assertThat(shut.body()).contains("Too many wrong attempts. Try again in");
+    assertThat(new Visitor(server.url()).signedIn().get("/api/shoots").statusCode()).isEqualTo(200);
+  }
+
   @Test
   void aChangeWithoutItsTokenIsRefused() {
     assertThat(visitor.withoutToken("/api/shoots", "{\"name\":\"x\"}").statusCode()).isEqualTo(403);

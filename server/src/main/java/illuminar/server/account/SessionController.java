@@ -28,12 +28,17 @@ class SessionController {
   private final AuthenticationManager manager;
   private final SecurityContextRepository contexts;
   private final Studios studios;
+  private final Attempts attempts;
 
   SessionController(
-      AuthenticationManager manager, SecurityContextRepository contexts, Studios studios) {
+      AuthenticationManager manager,
+      SecurityContextRepository contexts,
+      Studios studios,
+      Attempts attempts) {
     this.manager = manager;
     this.contexts = contexts;
     this.studios = studios;
+    this.attempts = attempts;
   }
 
   record SignIn(@NotNull String email, @NotNull String password) {}
@@ -58,6 +63,7 @@ class SessionController {
 
   @PostMapping
   Signed in(@RequestBody SignIn body, HttpServletRequest request, HttpServletResponse response) {
+    attempts.begin(body.email(), request.getRemoteAddr());
     Authentication done;
     try {
       done =
@@ -66,6 +72,7 @@ class SessionController {
     } catch (AuthenticationException e) {
       throw new Problem(HttpStatus.UNAUTHORIZED, "The e-mail or the password is wrong.");
     }
+    attempts.right(body.email(), request.getRemoteAddr());
     if (request.getSession(false) != null) {
       request.changeSessionId();
     }
