@@ -1,5 +1,6 @@
 import type { ReactNode } from "react";
 import { Bench } from "./bench/Bench";
+import { Bin } from "./bin/Bin";
 import { Contacts } from "./contacts/Contacts";
 import { Delivery } from "./delivery/Delivery";
 import { Intake } from "./intake/Intake";
@@ -13,5 +14,6 @@ export const SCREENS: { path: string; screen: ReactNode }[] = [
   { path: "/shoots/:shoot/intake", screen: <Intake /> },
   { path: "/shoots/:shoot/delivery", screen: <Delivery /> },
   { path: "/views/:view", screen: <Bench /> },
+  { path: "/bin", screen: <Bin /> },
   { path: "*", screen: <NotThere /> },
 ];

@@ -3,6 +3,8 @@ import { Link, useParams } from "react-router";
 import type { ViewCard } from "../api/types";
 import { useJobs } from "../api/jobs";
 import { useShoot } from "../api/shoots";
+import { useBin } from "../bin/useBin";
+import { CardMenu } from "../kit/CardMenu";
 import { JobStrip } from "../kit/JobStrip";
 import { gone, NotThere } from "../kit/NotThere";
 import { Page, TopBar } from "../kit/Page";
@@ -15,6 +17,7 @@ export function Contacts() {
   const { shoot: id = "" } = useParams();
   const shoot = useShoot(id);
   const jobs = useJobs(id);
+  const bin = useBin();
   const running = jobs.filter((j) => j.state === "RUNNING" || j.state === "WAITING");
   const bar = (
     <TopBar crumbs={[{ to: "/shoots", name: "Shoots" }, { name: shoot.data?.name ?? "…" }]}>
@@ -34,7 +37,7 @@ export function Contacts() {
   if (gone(shoot.error)) return <NotThere said={shoot.error.message} />;
   return (
     <Page bar={bar}>
-      <Said problem={shoot.error} />
+      <Said problem={shoot.error ?? bin.problem} />
       {running.map((j) => (
         <JobStrip key={j.id} job={j} />
       ))}
@@ -47,19 +50,33 @@ export function Contacts() {
         }}
       >
         {shoot.data?.views.map((v) => (
-          <Contact key={v.id} view={v} />
+          <Contact
+            key={v.id}
+            view={v}
+            onRename={(name) => bin.rename({ id: v.id, view: true, name })}
+            onThrow={() => bin.throwAway({ id: v.id, view: true, name: v.name })}
+          />
         ))}
       </Box>
       {shoot.data?.views.length === 0 && running.length === 0 && (
         <Typography>
-          No views yet. <Link to={`/shoots/${id}/intake`}>Read the card</Link> to begin.
+          No views yet. <Link to={`/shoots/${id}/intake`}>Add frames</Link> to begin.
         </Typography>
       )}
+      {bin.note}
     </Page>
   );
 }
 
-function Contact({ view }: { view: ViewCard }) {
+function Contact({
+  view,
+  onRename,
+  onThrow,
+}: {
+  view: ViewCard;
+  onRename: (to: string) => void;
+  onThrow: () => void;
+}) {
   const ready = view.state !== "NEW";
   return (
     <Box component="article" sx={{ border: 1, borderColor: "divider", bgcolor: "background.paper" }}>
@@ -75,13 +92,14 @@ function Contact({ view }: { view: ViewCard }) {
           </Link>
         )}
       </Box>
-      <Box sx={{ px: 1.5, py: 1, display: "flex", gap: 1 }}>
+      <Box sx={{ px: 1.5, py: 1, display: "flex", alignItems: "center", gap: 1 }}>
         <Typography variant="h3" sx={{ flexGrow: 1 }}>
           {view.name}
         </Typography>
         <Typography color="text.secondary">
           {view.frames} {view.frames === 1 ? "frame" : "frames"} · {STATE[view.state]}
         </Typography>
+        <CardMenu name={view.name} onRename={onRename} onThrow={onThrow} />
       </Box>
     </Box>
   );

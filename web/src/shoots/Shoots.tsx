@@ -5,6 +5,8 @@ import type { FileWithPath } from "react-dropzone";
 import { Link, useNavigate } from "react-router";
 import { data, server } from "../api/client";
 import type { Shoot } from "../api/types";
+import { useBin } from "../bin/useBin";
+import { CardMenu } from "../kit/CardMenu";
 import { Page, TopBar } from "../kit/Page";
 import { Said } from "../kit/Said";
 import { look } from "../theme";
@@ -30,6 +32,7 @@ export function Shoots() {
       void go(`/shoots/${shoot.id}/intake`);
     },
   });
+  const bin = useBin();
   const begin = useMutation({
     mutationFn: async (files: FileWithPath[]) => {
       const shoot = await data(server.POST("/api/shoots", { body: { name: named(files) } }));
@@ -41,13 +44,26 @@ export function Shoots() {
   return (
     <DropPlace says="Drop frames to begin a shoot with them" onFiles={(files) => begin.mutate(files)}>
       {() => (
-        <Page bar={<TopBar crumbs={[{ name: "Shoots" }]} />}>
-          <Said problem={shoots.error ?? add.error ?? begin.error} />
+        <Page
+          bar={
+            <TopBar crumbs={[{ name: "Shoots" }]}>
+              <Button component={Link} to="/bin">
+                Bin
+              </Button>
+            </TopBar>
+          }
+        >
+          <Said problem={shoots.error ?? add.error ?? begin.error ?? bin.problem} />
           <Box
             sx={{ display: "grid", gridTemplateColumns: "repeat(auto-fill, minmax(380px, 1fr))", gap: 2.5 }}
           >
             {shoots.data?.map((s) => (
-              <ShootCard key={s.id} shoot={s} />
+              <ShootCard
+                key={s.id}
+                shoot={s}
+                onRename={(to) => bin.rename({ id: s.id, view: false, name: to })}
+                onThrow={() => bin.throwAway({ id: s.id, view: false, name: s.name })}
+              />
             ))}
             <Box
               component="form"
@@ -83,6 +99,7 @@ export function Shoots() {
               </Typography>
             </Box>
           </Box>
+          {bin.note}
         </Page>
       )}
     </DropPlace>
@@ -101,7 +118,15 @@ function named(files: readonly FileWithPath[]): string {
 
 const coming = (s: Shoot) => s.views.length === 0 || s.views.some((v) => v.state === "NEW");
 
-function ShootCard({ shoot }: { shoot: Shoot }) {
+function ShootCard({
+  shoot,
+  onRename,
+  onThrow,
+}: {
+  shoot: Shoot;
+  onRename: (to: string) => void;
+  onThrow: () => void;
+}) {
   const [only] = shoot.views;
   const covered = shoot.views.find((v) => v.state !== "NEW");
   const left = shoot.views.filter((v) => v.state !== "DELIVERED").length;
@@ -144,6 +169,7 @@ function ShootCard({ shoot }: { shoot: Shoot }) {
             {only && left === 1 && shoot.views.length === 1 ? `, ${STATE[only.state]}` : ""}
           </Typography>
         </Box>
+        <CardMenu name={shoot.name} onRename={onRename} onThrow={onThrow} />
         <Button component={Link} to={`/shoots/${shoot.id}/intake`}>
           Intake
         </Button>

@@ -39,6 +39,11 @@ class CancelTest {
         }
 
         @Override
+        public void letGo(String sha) {
+          throw new UnsupportedOperationException();
+        }
+
+        @Override
         public Path find(String sha256) {
           return usual.find(sha256);
         }

@@ -54,6 +54,11 @@ class TroubleTest {
         }
 
         @Override
+        public void letGo(String sha) {
+          throw new UnsupportedOperationException();
+        }
+
+        @Override
         public Path find(String sha256) {
           return folder.resolve(sha256);
         }

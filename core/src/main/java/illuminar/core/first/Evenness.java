@@ -4,10 +4,8 @@ import illuminar.core.analysis.Analysis;
 import illuminar.core.analysis.light.MergedLight;
 import illuminar.core.analysis.window.Opening;
 import illuminar.core.analysis.window.Openings;
-import illuminar.core.colour.Space;
 import illuminar.core.colour.Stops;
 import illuminar.core.picture.Picture;
-import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.render.PreviewSession;
 import java.util.Arrays;
@@ -20,9 +18,6 @@ import java.util.Arrays;
 final class Evenness {
   private static final int BINS = 24;
 
-  /** Long edge at which it is looked at. */
-  private static final int LONG_EDGE = 480;
-
   /** Light over the wall's from which on a pixel is view. */
   private static final float VIEW = 2.2f;
 
@@ -31,30 +26,25 @@ final class Evenness {
   /** Stops from the one curve, mean over all openings' view; 0 where there is none. */
   static double of(Recipe recipe, PreviewSession session) {
     Analysis analysis = session.analysis();
-    Raster raster = Raster.fitted(analysis.fullWidth(), analysis.fullHeight(), LONG_EDGE);
-    Picture picture = session.picture(recipe, raster);
-    Picture merged = MergedLight.of(analysis).draw(raster, id -> analysis.draw(id, raster));
-    float[] light = new float[raster.pixels()];
-    for (int i = 0; i < light.length; i++) {
-      light[i] = Space.srgbLuminance(merged.r()[i], merged.g()[i], merged.b()[i]);
-    }
-    double toGrid = (double) analysis.raster().width() / raster.width();
+    // a smaller picture would mix light across edges, and no curve undoes that
+    Picture picture = session.picture(recipe, analysis.raster());
+    float[] light = MergedLight.luminance(analysis).data();
     double sum = 0;
     int n = 0;
     for (Opening opening : Openings.of(analysis)) {
-      float[][] pairs = pairs(picture, light, opening, toGrid);
+      float[][] pairs = pairs(picture, light, opening);
       sum += off(pairs[0], pairs[1]);
       n += pairs[0].length;
     }
     return n == 0 ? 0 : sum / n;
   }
 
-  private static float[][] pairs(Picture picture, float[] light, Opening opening, double toGrid) {
+  private static float[][] pairs(Picture picture, float[] light, Opening opening) {
     float[][] out = new float[2][light.length];
     int w = picture.width();
     int n = 0;
     for (int i = 0; i < light.length; i++) {
-      double depth = opening.depth((i % w + 0.5) * toGrid, (i / w + 0.5) * toGrid);
+      double depth = opening.depth(i % w + 0.5, i / w + 0.5);
       if (depth > 2 && light[i] > VIEW * opening.wall()) {
         out[0][n] = Stops.of(light[i]);
         out[1][n++] = Math.max(-10, Stops.of(picture.luminanceAt(i)));

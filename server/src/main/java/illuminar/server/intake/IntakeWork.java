@@ -170,7 +170,7 @@ public class IntakeWork implements Work {
     int h = height;
     transaction.executeWithoutResult(
         s -> {
-          int position = views.findByShootIdOrderByPosition(job.shootId()).size();
+          int position = views.countByShootId(job.shootId());
           View view = new View(planned.id(), job.shootId(), position, planned.name(), w, h);
           FrameRow anchor = taken.getOrDefault(planned.anchor(), rows.get(0));
           view.anchor(anchor.id());

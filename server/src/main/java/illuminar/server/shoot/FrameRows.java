@@ -12,10 +12,21 @@ public interface FrameRows extends JpaRepository<FrameRow, UUID> {
 
   @Query(
       "select f from FrameRow f join View v on v.id = f.viewId join Shoot s on s.id = v.shootId"
-          + " where f.id = :id and s.studioId = :studio")
+          + " where f.id = :id and s.studioId = :studio and v.binned is null and s.binned is null")
   Optional<FrameRow> findOwned(UUID id, UUID studio);
 
   @Query(
-      "select f from FrameRow f join View v on v.id = f.viewId where v.shootId = :shoot and f.sha256 in :hashes")
+      "select f from FrameRow f join View v on v.id = f.viewId where v.shootId = :shoot"
+          + " and v.binned is null and f.sha256 in :hashes")
   List<FrameRow> findInShoot(UUID shoot, List<String> hashes);
+
+  @Query(
+      "select distinct f.sha256 from FrameRow f join View v on v.id = f.viewId where v.id = :view")
+  List<String> contents(UUID view);
+
+  @Query(
+      "select distinct f.sha256 from FrameRow f join View v on v.id = f.viewId where v.shootId = :shoot")
+  List<String> contentsOfShoot(UUID shoot);
+
+  boolean existsBySha256(String sha256);
 }

@@ -4,6 +4,7 @@ import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.time.Instant;
+import java.util.Optional;
 import java.util.UUID;
 
 /** One commission at one property. */
@@ -16,6 +17,8 @@ public class Shoot {
 
   private String name;
   private Instant created;
+
+  private Instant binned;
 
   protected Shoot() {}
 
@@ -38,7 +41,24 @@ public class Shoot {
     return name;
   }
 
+  public void rename(String to) {
+    name = to;
+  }
+
   public Instant created() {
     return created;
+  }
+
+  /** When it was put into the bin; nothing while it is not there. */
+  public Optional<Instant> binned() {
+    return Optional.ofNullable(binned);
+  }
+
+  public void bin() {
+    binned = Instant.now();
+  }
+
+  public void restore() {
+    binned = null;
   }
 }

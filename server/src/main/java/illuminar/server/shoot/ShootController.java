@@ -12,6 +12,7 @@ import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
@@ -86,6 +87,20 @@ class ShootController {
   @GetMapping("/shoots/{id}")
   ShootCard one(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
     return card(service.owned(member.studio(), id));
+  }
+
+  @PutMapping("/shoots/{id}/name")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void renameShoot(
+      @AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestBody Named body) {
+    service.renameShoot(member.studio(), id, body.name());
+  }
+
+  @PutMapping("/views/{id}/name")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void renameView(
+      @AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestBody Named body) {
+    service.renameView(member.studio(), id, body.name());
   }
 
   @GetMapping("/views/{id}")

@@ -20,11 +20,13 @@ public class ShootService {
   }
 
   public Shoot owned(UUID studio, UUID shoot) {
-    return shoots.findByIdAndStudioId(shoot, studio).orElseThrow(() -> Problem.notFound("shoot"));
+    return shoots
+        .findByIdAndStudioIdAndBinnedIsNull(shoot, studio)
+        .orElseThrow(() -> Problem.notFound("shoot"));
   }
 
   public List<Shoot> all(UUID studio) {
-    return shoots.findByStudioIdOrderByCreatedDesc(studio);
+    return shoots.findByStudioIdAndBinnedIsNullOrderByCreatedDesc(studio);
   }
 
   @Transactional
@@ -32,8 +34,21 @@ public class ShootService {
     return shoots.save(new Shoot(studio, Names.checked("shoot", name)));
   }
 
+  @Transactional
+  public void renameShoot(UUID studio, UUID shoot, String name) {
+    owned(studio, shoot).rename(Names.checked("shoot", name));
+  }
+
+  @Transactional
+  public void renameView(UUID studio, UUID view, String name) {
+    views
+        .holdOwned(view, studio)
+        .orElseThrow(() -> Problem.notFound("view"))
+        .rename(Names.checked("view", name));
+  }
+
   public List<View> views(UUID shoot) {
-    return views.findByShootIdOrderByPosition(shoot);
+    return views.findByShootIdAndBinnedIsNullOrderByPosition(shoot);
   }
 
   public View ownedView(UUID studio, UUID view) {

@@ -6,6 +6,8 @@ import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Version;
+import java.time.Instant;
+import java.util.Optional;
 import java.util.UUID;
 
 /** One camera set-up; its frames end up as one picture. */
@@ -46,6 +48,8 @@ public class View {
   private long recipeEdition;
 
   @Version private long version;
+
+  private Instant binned;
 
   protected View() {}
 
@@ -125,5 +129,18 @@ public class View {
   public void pointAt(int revision) {
     currentRevision = revision;
     recipeEdition++;
+  }
+
+  /** When it was put into the bin; nothing while it is not there. */
+  public Optional<Instant> binned() {
+    return Optional.ofNullable(binned);
+  }
+
+  public void bin() {
+    binned = Instant.now();
+  }
+
+  public void restore() {
+    binned = null;
   }
 }

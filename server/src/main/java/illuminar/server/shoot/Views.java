@@ -1,6 +1,7 @@
 package illuminar.server.shoot;
 
 import jakarta.persistence.LockModeType;
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -10,17 +11,29 @@ import org.springframework.data.jpa.repository.Query;
 
 /** Views of shoots. */
 public interface Views extends JpaRepository<View, UUID> {
-  List<View> findByShootIdOrderByPosition(UUID shoot);
+  List<View> findByShootIdAndBinnedIsNullOrderByPosition(UUID shoot);
+
+  int countByShootId(UUID shoot);
 
   @Query(
-      "select v from View v join Shoot s on s.id = v.shootId where v.id = :id and s.studioId = :studio")
+      "select v from View v join Shoot s on s.id = v.shootId where v.id = :id and s.studioId = :studio"
+          + " and v.binned is null and s.binned is null")
   Optional<View> findOwned(UUID id, UUID studio);
 
   /** The same, held until the transaction ends, so that changes of a recipe come one by one. */
   @Lock(LockModeType.PESSIMISTIC_WRITE)
   @Query(
-      "select v from View v join Shoot s on s.id = v.shootId where v.id = :id and s.studioId = :studio")
+      "select v from View v join Shoot s on s.id = v.shootId where v.id = :id and s.studioId = :studio"
+          + " and v.binned is null and s.binned is null")
   Optional<View> holdOwned(UUID id, UUID studio);
+
+  /** Views in the bin whose shoots are not. */
+  @Query(
+      "select v from View v join Shoot s on s.id = v.shootId where s.studioId = :studio"
+          + " and v.binned is not null and s.binned is null")
+  List<View> findBinned(UUID studio);
+
+  List<View> findByBinnedBefore(Instant time);
 
   @Lock(LockModeType.PESSIMISTIC_WRITE)
   @Query("select v from View v where v.id = :id")

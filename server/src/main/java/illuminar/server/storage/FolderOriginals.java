@@ -71,6 +71,11 @@ public class FolderOriginals implements Originals {
   }
 
   @Override
+  public void letGo(String sha256) throws IOException {
+    Files.deleteIfExists(find(sha256));
+  }
+
+  @Override
   public Path find(String sha256) {
     if (!sha256.matches("[0-9a-f]{64}")) {
       throw new IllegalArgumentException("not a content hash");

@@ -13,6 +13,9 @@ public interface Originals {
    */
   String keep(Path file) throws IOException;
 
+  /** Deletes a content that nothing uses any more. */
+  void letGo(String sha256) throws IOException;
+
   /** Where the content can be read. */
   Path find(String sha256);
 }

@@ -1,0 +1,86 @@
+package illuminar.journeys;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import com.microsoft.playwright.options.AriaRole;
+import illuminar.server.TestServer;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+
+/** Shoots are renamed, thrown away and brought back. */
+class ManagingTest {
+  private static TestServer server;
+  private static Chromium chromium;
+  private static Page page;
+
+  @BeforeAll
+  static void open() throws IOException {
+    server = new TestServer("managing_test", Files.createTempDirectory("illuminar-empty"));
+    chromium = new Chromium();
+    page = chromium.page();
+    PlaywrightAssertions.setDefaultAssertionTimeout(60_000);
+    page.navigate(server.url());
+    page.getByLabel("E-mail").fill("demo@illuminar.test");
+    page.getByLabel("Password").fill("heather");
+    page.keyboard().press("Enter");
+  }
+
+  @AfterAll
+  static void end() {
+    chromium.close();
+    server.close();
+  }
+
+  private static Locator button(String name) {
+    return page.getByRole(
+        AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^" + name + "$")));
+  }
+
+  private static Locator shoot(String name) {
+    return page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name).setExact(true));
+  }
+
+  private static void choose(String shoot, String item) {
+    page.getByLabel("More about " + shoot).click();
+    page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName(item)).click();
+  }
+
+  private static void toShoots() {
+    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("All shoots")).click();
+  }
+
+  @Test
+  void aShootIsRenamedThrownAwayAndBroughtBack() {
+    page.getByLabel("Property or commission").fill("Mill hose");
+    page.keyboard().press("Enter");
+    page.waitForURL(Pattern.compile("/intake$"));
+    toShoots();
+    choose("Mill hose", "Rename");
+    page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)).fill("Mill house");
+    page.keyboard().press("Enter");
+    assertThat(shoot("Mill house")).isVisible();
+    choose("Mill house", "Move to the bin");
+    assertThat(shoot("Mill house")).isHidden();
+    button("Undo").click();
+    assertThat(shoot("Mill house")).isVisible();
+    choose("Mill house", "Move to the bin");
+    assertThat(shoot("Mill house")).isHidden();
+    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Bin")).click();
+    assertThat(page.getByText("A shoot of 0 views")).isVisible();
+    button("Bring back").click();
+    assertThat(page.getByText("The bin is empty.")).isVisible();
+    toShoots();
+    choose("Mill house", "Move to the bin");
+    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Bin")).click();
+    button("Delete now").click();
+    button("Delete for good").click();
+    assertThat(page.getByText("The bin is empty.")).isVisible();
+  }
+}

@@ -1,0 +1,143 @@
+package illuminar.server.bin;
+
+import illuminar.server.shoot.FrameRows;
+import illuminar.server.shoot.Shoot;
+import illuminar.server.shoot.ShootService;
+import illuminar.server.shoot.Shoots;
+import illuminar.server.shoot.View;
+import illuminar.server.shoot.Views;
+import illuminar.server.storage.Originals;
+import illuminar.server.web.Problem;
+import java.io.IOException;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/**
+ * What was thrown away: it is out of sight at once, can be brought back for 30 days, and is deleted
+ * then. Originals go only when no frame anywhere is made of them.
+ */
+@Component
+public class Bin {
+  static final Duration KEPT = Duration.ofDays(30);
+  private static final Logger LOG = LoggerFactory.getLogger(Bin.class);
+
+  private final Shoots shoots;
+  private final Views views;
+  private final FrameRows frames;
+  private final ShootService service;
+  private final Originals originals;
+  private final TransactionTemplate transaction;
+
+  Bin(
+      Shoots shoots,
+      Views views,
+      FrameRows frames,
+      ShootService service,
+      Originals originals,
+      TransactionTemplate transaction) {
+    this.shoots = shoots;
+    this.views = views;
+    this.frames = frames;
+    this.service = service;
+    this.originals = originals;
+    this.transaction = transaction;
+  }
+
+  List<Shoot> shoots(UUID studio) {
+    return shoots.findByStudioIdAndBinnedIsNotNull(studio);
+  }
+
+  List<View> views(UUID studio) {
+    return views.findBinned(studio);
+  }
+
+  void throwShoot(UUID studio, UUID id) {
+    transaction.executeWithoutResult(s -> shoots.save(binned(service.owned(studio, id))));
+  }
+
+  private static Shoot binned(Shoot shoot) {
+    shoot.bin();
+    return shoot;
+  }
+
+  void throwView(UUID studio, UUID id) {
+    transaction.executeWithoutResult(
+        s -> views.holdOwned(id, studio).orElseThrow(() -> Problem.notFound("view")).bin());
+  }
+
+  void bringShootBack(UUID studio, UUID id) {
+    transaction.executeWithoutResult(s -> shoots.save(restored(shoot(studio, id))));
+  }
+
+  private static Shoot restored(Shoot shoot) {
+    shoot.restore();
+    return shoot;
+  }
+
+  void bringViewBack(UUID studio, UUID id) {
+    view(studio, id);
+    transaction.executeWithoutResult(
+        s -> views.hold(id).orElseThrow(() -> Problem.notFound("view in the bin")).restore());
+  }
+
+  void deleteShoot(UUID studio, UUID id) {
+    delete(shoot(studio, id));
+  }
+
+  void deleteView(UUID studio, UUID id) {
+    delete(view(studio, id));
+  }
+
+  private Shoot shoot(UUID studio, UUID id) {
+    return shoots(studio).stream()
+        .filter(s -> s.id().equals(id))
+        .findFirst()
+        .orElseThrow(() -> Problem.notFound("shoot in the bin"));
+  }
+
+  private View view(UUID studio, UUID id) {
+    return views(studio).stream()
+        .filter(v -> v.id().equals(id))
+        .findFirst()
+        .orElseThrow(() -> Problem.notFound("view in the bin"));
+  }
+
+  private void delete(Shoot shoot) {
+    List<String> contents = frames.contentsOfShoot(shoot.id());
+    transaction.executeWithoutResult(s -> shoots.deleteById(shoot.id()));
+    letGo(contents);
+  }
+
+  private void delete(View view) {
+    List<String> contents = frames.contents(view.id());
+    transaction.executeWithoutResult(s -> views.deleteById(view.id()));
+    letGo(contents);
+  }
+
+  private void letGo(List<String> contents) {
+    for (String sha : contents) {
+      if (!frames.existsBySha256(sha)) {
+        try {
+          originals.letGo(sha);
+        } catch (IOException e) {
+          LOG.warn("an original could not be deleted: {}", e.getMessage());
+        }
+      }
+    }
+  }
+
+  /** Deletes what has lain here long enough. */
+  @Scheduled(initialDelay = 60 * 1000L, fixedDelay = 3600 * 1000L)
+  public void sweep() {
+    Instant before = Instant.now().minus(KEPT);
+    views.findByBinnedBefore(before).forEach(this::delete);
+    shoots.findByBinnedBefore(before).forEach(this::delete);
+  }
+}

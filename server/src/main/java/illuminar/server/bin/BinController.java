@@ -1,0 +1,103 @@
+package illuminar.server.bin;
+
+import illuminar.server.account.Member;
+import illuminar.server.shoot.Shoot;
+import illuminar.server.shoot.ShootService;
+import illuminar.server.shoot.View;
+import jakarta.validation.constraints.NotNull;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Throwing shoots and views away, and bringing them back. */
+@RestController
+@RequestMapping("/api")
+class BinController {
+  private final Bin bin;
+  private final ShootService service;
+
+  BinController(Bin bin, ShootService service) {
+    this.bin = bin;
+    this.service = service;
+  }
+
+  /**
+   * Something in the bin.
+   *
+   * @param of the shoot that a view belongs to; empty for a shoot
+   * @param until when it will be deleted
+   */
+  record Binned(
+      @NotNull UUID id,
+      boolean view,
+      @NotNull String name,
+      @NotNull String of,
+      int views,
+      @NotNull Instant until) {}
+
+  @GetMapping("/bin")
+  List<Binned> all(@AuthenticationPrincipal Member member) {
+    List<Binned> all = new ArrayList<>();
+    for (Shoot s : bin.shoots(member.studio())) {
+      int views = service.views(s.id()).size();
+      all.add(new Binned(s.id(), false, s.name(), "", views, until(s.binned().orElseThrow())));
+    }
+    for (View v : bin.views(member.studio())) {
+      String of = service.owned(member.studio(), v.shootId()).name();
+      all.add(new Binned(v.id(), true, v.name(), of, 1, until(v.binned().orElseThrow())));
+    }
+    all.sort(Comparator.comparing(Binned::until).reversed());
+    return all;
+  }
+
+  private static Instant until(Instant binned) {
+    return binned.plus(Bin.KEPT);
+  }
+
+  @DeleteMapping("/shoots/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void throwShoot(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
+    bin.throwShoot(member.studio(), id);
+  }
+
+  @DeleteMapping("/views/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void throwView(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
+    bin.throwView(member.studio(), id);
+  }
+
+  @PostMapping("/bin/shoots/{id}/restore")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void bringShootBack(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
+    bin.bringShootBack(member.studio(), id);
+  }
+
+  @PostMapping("/bin/views/{id}/restore")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void bringViewBack(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
+    bin.bringViewBack(member.studio(), id);
+  }
+
+  @DeleteMapping("/bin/shoots/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void deleteShoot(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
+    bin.deleteShoot(member.studio(), id);
+  }
+
+  @DeleteMapping("/bin/views/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void deleteView(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
+    bin.deleteView(member.studio(), id);
+  }
+}
