@@ -37,8 +37,8 @@ export function Bin() {
             {b.name}
           </Typography>
           <Typography color="text.secondary" sx={{ flexGrow: 1 }} noWrap>
-            {b.view ? `A view of ${b.of}` : `A shoot of ${b.views} ${b.views === 1 ? "view" : "views"}`},
-            deleted on {new Date(b.until).toLocaleDateString("en-GB", { dateStyle: "long" })}
+            {b.view ? `A view of ${b.of}` : `A shoot of ${b.views} ${b.views === 1 ? "view" : "views"}`}, to
+            be deleted on {new Date(b.until).toLocaleDateString("en-GB", { dateStyle: "long" })}
           </Typography>
           <Button onClick={() => bringBack(b)}>Bring back</Button>
           <Button onClick={() => setAsked(b)}>Delete now</Button>

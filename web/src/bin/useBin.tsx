@@ -2,6 +2,7 @@ import { Button, Snackbar } from "@mui/material";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { data, server } from "../api/client";
+import { look } from "../theme";
 
 /** A shoot or a view, as the bin tells them apart. */
 export interface Thing {
@@ -52,6 +53,7 @@ export function useBin() {
         message={`${thrown?.name ?? ""} is in the bin, for 30 days.`}
         action={
           <Button
+            sx={{ color: look.ink }}
             onClick={() => {
               if (thrown) act.mutate({ to: bringBack, thing: thrown });
               setThrown(undefined);

@@ -18,7 +18,7 @@ import tools.jackson.databind.JsonNode;
  */
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
 class DemoCardTest {
-  private static final Path CARD = Path.of("../demo/waiting");
+  private static final Path CARD = Path.of("../demo/card");
   private TestServer server;
   private JsonNode sheet;
 

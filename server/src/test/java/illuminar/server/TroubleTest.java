@@ -136,11 +136,13 @@ class TroubleTest {
             .forEach(
                 f ->
                     all.append(all.isEmpty() ? "" : ",")
-                        .append("{\"name\":\"" + f.getFileName() + "\",\"role\":\"AMBIENT\"}"));
+                        .append("{\"id\":\"card/" + f.getFileName() + "\",\"role\":\"AMBIENT\"}"));
       }
       assertThat(card.toString()).contains("FWH_0115.JPG");
       String order =
-          "{\"views\":[{\"name\":\"All\",\"anchor\":\"FWH_0114.JPG\",\"frames\":[" + all + "]}]}";
+          "{\"views\":[{\"name\":\"All\",\"anchor\":\"card/FWH_0114.JPG\",\"frames\":["
+              + all
+              + "]}]}";
       String id =
           Visitor.JSON
               .readTree(visitor.post("/api/shoots/" + shoot + "/intake", order).body())

@@ -15,7 +15,7 @@ import org.springframework.stereotype.Component;
  * may be missing.
  */
 @Component
-@Order(1)
+@Order(2)
 class Card implements Source {
   private final Path folder;
 

@@ -26,7 +26,7 @@ import org.springframework.stereotype.Component;
  * the database alone, so that none of them ever is a path.
  */
 @Component
-@Order(2)
+@Order(1)
 class Arrived implements Source {
   private final ArrivalRows rows;
   private final FrameRows frames;
