@@ -6,7 +6,9 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import illuminar.server.TestServer;
 import java.nio.file.Path;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 
 /**
  * Takes the pictures in docs/screenshots from the demo shoot. No test; run by {@code ./illuminar
@@ -67,6 +69,54 @@ public final class Pictures {
     button("Deliver 2 files").click();
     page.getByText("Instrument-room.tif").waitFor();
     keep("delivery");
+    sending();
+    bin();
+  }
+
+  /** A shoot of one's own while its files are on their way. */
+  private void sending() {
+    toShoots("Lower lodge");
+    AtomicInteger begun = new AtomicInteger();
+    page.route(
+        "**/api/shoots/*/uploads",
+        r -> {
+          if (begun.incrementAndGet() > 5) {
+            r.abort();
+          } else {
+            r.resume();
+          }
+        });
+    page.getByLabel("Files to send")
+        .setInputFiles(
+            IntStream.rangeClosed(149, 157)
+                .mapToObj(i -> Path.of("demo/card/FWH_0" + i + ".JPG"))
+                .toArray(Path[]::new));
+    page.getByText(Pattern.compile("^5 of 9 files")).waitFor();
+    page.getByTestId("card-frame").first().waitFor();
+    rest();
+    keep("sending");
+    page.unroute("**/api/shoots/*/uploads");
+  }
+
+  private void bin() {
+    toShoots("Mill cottage");
+    link("All shoots").click();
+    for (String name : new String[] {"Mill cottage", "Lower lodge"}) {
+      page.getByLabel("More about " + name).click();
+      page.getByText("Move to the bin").click();
+      page.getByText(name + " is in the bin").waitFor();
+    }
+    link("Bin").click();
+    page.getByText("Bring back").first().waitFor();
+    rest();
+    keep("bin");
+  }
+
+  private void toShoots(String name) {
+    link("All shoots").click();
+    page.getByLabel("Property or commission").fill(name);
+    page.keyboard().press("Enter");
+    page.waitForURL(Pattern.compile("/intake$"));
   }
 
   /** No job runs any more. */

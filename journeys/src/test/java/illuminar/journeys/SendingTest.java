@@ -5,9 +5,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
-import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
-import illuminar.server.TestServer;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -22,26 +20,18 @@ import org.junit.jupiter.api.Test;
 class SendingTest {
   private static final Path FRAMES = Path.of("../demo/small/instrument-room");
   private static final String UPLOADS = "**/api/shoots/*/uploads";
-  private static TestServer server;
-  private static Chromium chromium;
+  private static Entered entered;
   private static Page page;
 
   @BeforeAll
   static void open() throws IOException {
-    server = new TestServer("sending_test", Files.createTempDirectory("illuminar-empty"));
-    chromium = new Chromium();
-    page = chromium.page();
-    PlaywrightAssertions.setDefaultAssertionTimeout(60_000);
-    page.navigate(server.url());
-    page.getByLabel("E-mail").fill("demo@illuminar.test");
-    page.getByLabel("Password").fill("heather");
-    page.keyboard().press("Enter");
+    entered = new Entered("sending_test");
+    page = entered.page;
   }
 
   @AfterAll
   static void end() {
-    chromium.close();
-    server.close();
+    entered.close();
   }
 
   private static Locator button(String name) {

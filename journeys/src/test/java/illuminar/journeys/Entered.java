@@ -1,0 +1,32 @@
+package illuminar.journeys;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import illuminar.server.TestServer;
+import java.io.IOException;
+import java.nio.file.Files;
+
+/** Somebody signed in at a server without a card in its reader, on the page of the shoots. */
+final class Entered implements AutoCloseable {
+  private static final double PATIENCE = 60_000;
+
+  private final TestServer server;
+  private final Chromium chromium = new Chromium();
+  final Page page = chromium.page();
+
+  Entered(String database) throws IOException {
+    server = new TestServer(database, Files.createTempDirectory("illuminar-empty"));
+    PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE);
+    page.context().setDefaultTimeout(PATIENCE);
+    page.navigate(server.url());
+    page.getByLabel("E-mail").fill("demo@illuminar.test");
+    page.getByLabel("Password").fill("heather");
+    page.keyboard().press("Enter");
+  }
+
+  @Override
+  public void close() {
+    chromium.close();
+    server.close();
+  }
+}
