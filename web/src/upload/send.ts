@@ -1,5 +1,5 @@
 import { type DetailedError, Upload } from "tus-js-client";
-import { data, server, token } from "../api/client";
+import { data, Refused, server, token } from "../api/client";
 import { sha256 } from "./kinds";
 
 /** What a file comes to. */
@@ -14,6 +14,7 @@ export interface Watcher {
 
 /** What the server's answers mean; others are tried again. */
 const REFUSALS: Record<number, string> = {
+  404: "its shoot is in the bin or was deleted",
   413: "it is larger than the largest file that can be sent",
   460: "it changed while it was sent, or did not arrive whole",
   507: "the disk has no room for it",
@@ -58,9 +59,11 @@ export function send(shoot: string, file: File, watch: Watcher): () => void {
     if (!stopped) upload.start();
   };
   begin().catch((e: unknown) => {
-    if (e instanceof DOMException && e.name === "NotReadableError")
-      watch.refused("it can no longer be read on this computer");
-    else watch.broken(0);
+    const status = e instanceof Refused ? e.status : 0;
+    const unreadable = e instanceof DOMException && e.name === "NotReadableError";
+    const why = unreadable ? "it can no longer be read on this computer" : REFUSALS[status];
+    if (why) watch.refused(why);
+    else watch.broken(status);
   });
   return () => {
     stopped = true;
