@@ -40,9 +40,7 @@ final class Bench implements AutoCloseable {
   /** Signs in, takes the card's first view in and opens it. */
   private void openFirstView(String url, String view) {
     page.navigate(url);
-    page.getByLabel("E-mail").fill("demo@illuminar.test");
-    page.getByLabel("Password").fill("heather");
-    page.keyboard().press("Enter");
+    Chromium.signIn(page);
     page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Intake")).click();
     page.getByLabel("Name of the view").fill(view);
     page.getByRole(

@@ -32,6 +32,13 @@ final class Chromium implements AutoCloseable {
     return browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800)).newPage();
   }
 
+  /** Signs the demo's photographer in. */
+  static void signIn(Page page) {
+    page.getByLabel("E-mail").fill("demo@illuminar.test");
+    page.getByLabel("Password").fill("heather");
+    page.keyboard().press("Enter");
+  }
+
   @Override
   public void close() {
     playwright.close();

@@ -19,9 +19,7 @@ final class Entered implements AutoCloseable {
     PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE);
     page.context().setDefaultTimeout(PATIENCE);
     page.navigate(server.url());
-    page.getByLabel("E-mail").fill("demo@illuminar.test");
-    page.getByLabel("Password").fill("heather");
-    page.keyboard().press("Enter");
+    Chromium.signIn(page);
   }
 
   @Override

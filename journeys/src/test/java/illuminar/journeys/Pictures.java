@@ -35,9 +35,7 @@ public final class Pictures {
   }
 
   private void take() {
-    page.getByLabel("E-mail").fill("demo@illuminar.test");
-    page.getByLabel("Password").fill("heather");
-    page.keyboard().press("Enter");
+    Chromium.signIn(page);
     link("Fennick Weather House").waitFor();
     // a shoot without views leads to its intake
     while (link("Fennick Weather House").getAttribute("href").endsWith("/intake")) {

@@ -80,9 +80,7 @@ public final class ScreenSpeed {
       Page page = chromium.page();
       page.setDefaultTimeout(60_000);
       page.navigate(server.url());
-      page.getByLabel("E-mail").fill("demo@illuminar.test");
-      page.getByLabel("Password").fill("heather");
-      page.keyboard().press("Enter");
+      Chromium.signIn(page);
       page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Intake")).click();
       page.getByTestId("card-frame").first().waitFor();
       Locator wanted = page.getByRole(AriaRole.CHECKBOX);

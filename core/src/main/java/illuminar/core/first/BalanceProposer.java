@@ -71,9 +71,7 @@ final class BalanceProposer implements Proposer {
         meant ? SHARE / 2 : SHARE,
         why);
     Seen.Done done = seen.doneBy(Seen.of(draft.done(), session));
-    double was =
-        seen.nearlyNeutral(Integer.MAX_VALUE).stream().mapToDouble(Lab::chroma).average().orElse(0);
-    if (done.neutral() > was || done.coloured() < CastsProposer.KEPT) {
+    if (done.neutral() > done.was() || done.coloured() < Seen.Done.KEPT) {
       return Proposal.none(
           recipe,
           "Balance would bring light surfaces no nearer to neutral, or fade coloured things.");

@@ -32,9 +32,6 @@ final class CastsProposer implements Proposer {
   /** Shares of the amount that are tried, until coloured things keep enough of their colour. */
   private static final double[] SHARES = {1, 0.6};
 
-  /** Chroma that coloured things keep at least, as a share. */
-  static final double KEPT = 0.7;
-
   @Override
   public Proposal propose(Recipe recipe, PreviewSession session) {
     if (Outdoors.seen(session.analysis())) {
@@ -75,7 +72,7 @@ final class CastsProposer implements Proposer {
       String said = share < 1 ? why + " More would fade coloured things." : why;
       draft.pass("casts", move, beside, 1, said);
       Seen.Done done = seen.doneBy(Seen.of(draft.done(), session));
-      if (done.neutral() < lean && done.coloured() > KEPT) {
+      if (done.neutral() < lean && done.coloured() > Seen.Done.KEPT) {
         return new Proposal(draft.done(), said);
       }
     }

@@ -202,7 +202,7 @@ final class Outdoors {
     int n = 0;
     int m = 0;
     for (int i = 0; i < windows.length; i++) {
-      float lean = Stops.of(p.b()[i]) - Stops.of(p.r()[i]);
+      float lean = lean(p, i);
       double x = (i % p.width() + 0.5) * toGrid;
       double y = (i / p.width() + 0.5) * toGrid;
       if (Openings.depth(openings, x, y) > 0) {
@@ -232,11 +232,16 @@ final class Outdoors {
     return blueLean(light, 0.1) > ALL_BLUE && blueLean(top, 0.5) > TOP_BLUE;
   }
 
+  /** Blue over red of a pixel, stops. */
+  private static float lean(Picture p, int i) {
+    return Stops.of(p.b()[i]) - Stops.of(p.r()[i]);
+  }
+
   /** Blue over red, stops, that a share of all pixels stays below. */
   private static float blueLean(Picture p, double share) {
     float[] lean = new float[p.r().length];
     for (int i = 0; i < lean.length; i++) {
-      lean[i] = Stops.of(p.b()[i]) - Stops.of(p.r()[i]);
+      lean[i] = lean(p, i);
     }
     Arrays.sort(lean);
     return lean[(int) (share * (lean.length - 1))];

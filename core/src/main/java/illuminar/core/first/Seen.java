@@ -179,13 +179,18 @@ final class Seen {
   /**
    * What a pass did to colours beside the windows, on one picture before it and one after.
    *
-   * @param neutral mean chroma afterwards of the light surfaces that were nearly neutral
+   * @param was mean chroma of the light surfaces that were nearly neutral
+   * @param neutral the same afterwards
    * @param coloured chroma that coloured things kept, as a share of what they had
    */
-  record Done(double neutral, double coloured) {}
+  record Done(double was, double neutral, double coloured) {
+    /** Chroma that coloured things keep at least, as a share, if a pass is to stay. */
+    static final double KEPT = 0.7;
+  }
 
   /** What was done from this picture to the next, which shows the same places. */
   Done doneBy(Seen next) {
+    double white = 0;
     double neutral = 0;
     double had = 0;
     double kept = 0;
@@ -197,6 +202,7 @@ final class Seen {
       Lab was = lab(i);
       Lab is = next.lab(i);
       if (was.l() > 40 && was.l() < 97 && was.chroma() < NEUTRAL) {
+        white += was.chroma();
         neutral += is.chroma();
         n++;
       } else if (was.l() > 20 && was.chroma() > COLOURED) {
@@ -204,7 +210,7 @@ final class Seen {
         kept += is.chroma();
       }
     }
-    return new Done(n == 0 ? 0 : neutral / n, had == 0 ? 1 : kept / had);
+    return new Done(n == 0 ? 0 : white / n, n == 0 ? 0 : neutral / n, had == 0 ? 1 : kept / had);
   }
 
   private Lab lab(int i) {

@@ -46,12 +46,20 @@ public final class EvenBlendWork implements GroundWork {
     weights = Fusion.weights(codes, blend.contrast(), blend.saturation(), blend.exposedness());
     Plane moving = MovingThings.moving(blend, analysis);
     List<MovingThings.Taken> taken =
-        MovingThings.found(moving, blend, (k, i) -> weights.get(k).data()[i]);
+        MovingThings.found(moving, blend, (k, pixels) -> sum(weights.get(k), pixels));
     taken.forEach(t -> MovingThings.take(t, moving, weights));
     things = taken.stream().map(MovingThings.Taken::thing).toList();
     leaveOutSmall(weights);
     blended = Fusion.blend(codes, weights);
     added = added(codes);
+  }
+
+  private static double sum(Plane plane, int[] pixels) {
+    double sum = 0;
+    for (int i : pixels) {
+      sum += plane.data()[i];
+    }
+    return sum;
   }
 
   private static final int BAND = 200_000;

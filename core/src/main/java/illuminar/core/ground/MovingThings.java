@@ -44,8 +44,11 @@ public final class MovingThings {
 
   /** How well frames show places. */
   interface Weights {
-    /** How well the {@code frame}th of the ground's frames shows a pixel of the movement's grid. */
-    float of(int frame, int pixel);
+    /**
+     * How well the {@code frame}th of the ground's frames shows pixels of the movement's grid, all
+     * of them together.
+     */
+    double of(int frame, int[] pixels);
   }
 
   /**
@@ -121,10 +124,7 @@ public final class MovingThings {
     int best = 0;
     double most = -1;
     for (int k = 0; k < frames; k++) {
-      double sum = 0;
-      for (int i : thing) {
-        sum += weights.of(k, i);
-      }
+      double sum = weights.of(k, thing);
       if (sum > most) {
         most = sum;
         best = k;

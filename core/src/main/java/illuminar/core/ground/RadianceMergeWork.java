@@ -79,9 +79,9 @@ public final class RadianceMergeWork implements GroundWork {
     end = LightEnd.of(lightest(light.most(), wide));
   }
 
-  /** How well a frame measures the light at a pixel of the analysis grid. */
-  private float measured(int k, int i) {
-    return merged.measured(k, analysis.draw(merge.frames().get(k), analysis.raster()), i);
+  /** How well a frame measures the light at pixels of the analysis grid, together. */
+  private double measured(int k, int[] pixels) {
+    return merged.measured(k, analysis.draw(merge.frames().get(k), analysis.raster()), pixels);
   }
 
   /** A plane of favour for each frame; none where nothing moves. */

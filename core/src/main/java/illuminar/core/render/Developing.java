@@ -42,7 +42,7 @@ record Developing(Picture light, Tones tones) implements PassInput.Below {
     return light.height();
   }
 
-  /** The same with tones of its own, to be written. */
+  /** The same with another copy of the tones, to be written. */
   Developing metered() {
     return new Developing(light, pending() ? tones.copy() : measured());
   }

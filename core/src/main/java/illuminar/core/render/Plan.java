@@ -39,7 +39,7 @@ record Plan(Ground ground, List<Step> steps) {
     return steps.subList(from, to).stream().mapToInt(s -> s.margin(scale)).sum();
   }
 
-  /** What the picture above the first {@code n} steps is kept under. */
+  /** The key under which the picture above the first {@code n} steps is kept. */
   Object key(int n, Raster raster, boolean averaged) {
     return List.of(raster, averaged, ground, List.copyOf(steps.subList(0, n)));
   }

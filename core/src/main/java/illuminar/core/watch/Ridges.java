@@ -8,8 +8,8 @@ import java.util.List;
 /**
  * Thin lines of a picture that the light of the frames does not have. A place lies on a line where
  * it is lighter, or darker, than what lies on both sides of it; by more than the steepest tone
- * curve makes of the light's own line there it is new. What hangs together over {@value #LONG}
- * pixels and is thin is a line. Our own rules, no source.
+ * curve makes of the light's own line there it is new. New places that touch over {@value #LONG}
+ * pixels and are thin make a line. Our own rules, no source.
  */
 final class Ridges {
   /** Lightness over both sides from which on a line is seen. */

@@ -1,11 +1,10 @@
 package illuminar.server.account;
 
+import illuminar.server.storage.Recent;
 import illuminar.server.web.Problem;
 import io.github.bucket4j.Bucket;
 import io.github.bucket4j.EstimationProbe;
 import java.time.Duration;
-import java.util.Collections;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -25,16 +24,7 @@ class Attempts {
   /** Accounts and addresses that are remembered; the ones not seen for longest are forgotten. */
   private static final int MOST = 20_000;
 
-  private final Map<String, Bucket> left =
-      Collections.synchronizedMap(
-          new LinkedHashMap<>(64, 0.75f, true) {
-            private static final long serialVersionUID = 1;
-
-            @Override
-            protected boolean removeEldestEntry(Map.Entry<String, Bucket> eldest) {
-              return size() > MOST;
-            }
-          });
+  private final Map<String, Bucket> left = Recent.of(MOST);
 
   /**
    * Counts an attempt.
@@ -42,7 +32,7 @@ class Attempts {
    * @throws Problem if there were too many wrong ones
    */
   void begin(String email, String address) {
-    for (Bucket bucket : buckets(email, address)) {
+    for (Bucket bucket : List.of(ofAccount(email), fromAddress(address))) {
       if (!bucket.tryConsume(1)) {
         EstimationProbe probe = bucket.estimateAbilityToConsume(1);
         long minutes = 1 + Duration.ofNanos(probe.getNanosToWaitForRefill()).toMinutes();
@@ -57,15 +47,17 @@ class Attempts {
 
   /** The attempt was right: it does not count, and those before are forgotten. */
   void right(String email, String address) {
-    buckets(email, address).get(0).reset();
-    buckets(email, address).get(1).addTokens(1);
+    ofAccount(email).reset();
+    fromAddress(address).addTokens(1);
   }
 
-  private List<Bucket> buckets(String email, String address) {
-    String account = "account " + email.trim().toLowerCase(Locale.ROOT);
-    return List.of(
-        left.computeIfAbsent(account, k -> bucket(OF_ACCOUNT)),
-        left.computeIfAbsent("address " + address, k -> bucket(FROM_ADDRESS)));
+  private Bucket ofAccount(String email) {
+    return left.computeIfAbsent(
+        "account " + email.trim().toLowerCase(Locale.ROOT), k -> bucket(OF_ACCOUNT));
+  }
+
+  private Bucket fromAddress(String address) {
+    return left.computeIfAbsent("address " + address, k -> bucket(FROM_ADDRESS));
   }
 
   private static Bucket bucket(long most) {

@@ -59,12 +59,7 @@ public class Bin {
   }
 
   void throwShoot(UUID studio, UUID id) {
-    transaction.executeWithoutResult(s -> shoots.save(binned(service.owned(studio, id))));
-  }
-
-  private static Shoot binned(Shoot shoot) {
-    shoot.bin();
-    return shoot;
+    transaction.executeWithoutResult(s -> service.owned(studio, id).bin());
   }
 
   void throwView(UUID studio, UUID id) {
@@ -73,18 +68,11 @@ public class Bin {
   }
 
   void bringShootBack(UUID studio, UUID id) {
-    transaction.executeWithoutResult(s -> shoots.save(restored(shoot(studio, id))));
-  }
-
-  private static Shoot restored(Shoot shoot) {
-    shoot.restore();
-    return shoot;
+    transaction.executeWithoutResult(s -> shoot(studio, id).restore());
   }
 
   void bringViewBack(UUID studio, UUID id) {
-    view(studio, id);
-    transaction.executeWithoutResult(
-        s -> views.hold(id).orElseThrow(() -> Problem.notFound("view in the bin")).restore());
+    transaction.executeWithoutResult(s -> view(studio, id).restore());
   }
 
   void deleteShoot(UUID studio, UUID id) {

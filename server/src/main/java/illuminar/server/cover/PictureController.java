@@ -11,9 +11,9 @@ import illuminar.server.shoot.FrameRows;
 import illuminar.server.shoot.ShootService;
 import illuminar.server.shoot.View;
 import illuminar.server.sitting.OpenViews;
+import illuminar.server.storage.Recent;
 import illuminar.server.web.Problem;
 import java.io.IOException;
-import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -39,15 +39,7 @@ class PictureController {
   private final OpenViews open;
   private final RecipeService recipes;
   private final Covers covers;
-  private final Map<String, byte[]> kept =
-      new LinkedHashMap<>(64, 0.75f, true) {
-        private static final long serialVersionUID = 1;
-
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<String, byte[]> eldest) {
-          return size() > 400;
-        }
-      };
+  private final Map<String, byte[]> kept = Recent.of(400);
 
   PictureController(
       ShootService shoots, FrameRows frames, OpenViews open, RecipeService recipes, Covers covers) {

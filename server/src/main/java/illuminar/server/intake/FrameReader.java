@@ -14,14 +14,11 @@ import illuminar.files.Capture;
 import illuminar.files.Header;
 import illuminar.files.PictureReader;
 import illuminar.files.ScreenJpeg;
+import illuminar.server.storage.Recent;
+import illuminar.server.storage.Sha256;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.util.Collections;
-import java.util.HexFormat;
-import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.OptionalDouble;
 import org.springframework.stereotype.Component;
@@ -37,16 +34,7 @@ class FrameReader {
   /** Files that are remembered; more are read again. */
   private static final int MOST = 3000;
 
-  private final Map<Path, Read> known =
-      Collections.synchronizedMap(
-          new LinkedHashMap<>(64, 0.75f, true) {
-            private static final long serialVersionUID = 1;
-
-            @Override
-            protected boolean removeEldestEntry(Map.Entry<Path, Read> eldest) {
-              return size() > MOST;
-            }
-          });
+  private final Map<Path, Read> known = Recent.of(MOST);
 
   /** One file that could be read. */
   record Read(
@@ -99,7 +87,8 @@ class FrameReader {
       byte[] thumb = ScreenJpeg.of(small, 0.82);
       Header upright = new Header(header.format(), codes.width(), codes.height());
       Read read =
-          new Read(size, modified, sha(p), upright, capture, tone[0], tone[1], tone[2], thumb);
+          new Read(
+              size, modified, Sha256.of(p), upright, capture, tone[0], tone[1], tone[2], thumb);
       known.put(p, read);
       return read;
     } catch (IOException e) {
@@ -120,14 +109,5 @@ class FrameReader {
     }
     double n = p.g().length;
     return new double[] {sum / n, burnt / n, blocked / n};
-  }
-
-  private static String sha(Path p) throws IOException {
-    try {
-      return HexFormat.of()
-          .formatHex(MessageDigest.getInstance("SHA-256").digest(Files.readAllBytes(p)));
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException(e);
-    }
   }
 }

@@ -12,7 +12,6 @@ import illuminar.server.shoot.View;
 import illuminar.server.shoot.Views;
 import illuminar.server.storage.Originals;
 import java.io.IOException;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -111,7 +110,6 @@ public class IntakeWork implements Work {
   }
 
   private void takeIn(Job job, PlannedView planned, Progress progress, int done, int total) {
-    List<FrameRow> rows = new ArrayList<>();
     Map<String, FrameRow> taken = new LinkedHashMap<>();
     int at = done;
     int width = 0;
@@ -136,13 +134,13 @@ public class IntakeWork implements Work {
         String sha = originals.keep(file.path());
         width = read.header().width();
         height = read.header().height();
-        if (rows.stream().anyMatch(r -> r.sha256().equals(sha))) {
+        if (taken.values().stream().anyMatch(r -> r.sha256().equals(sha))) {
           throw new BadPicture(file.name(), "the same picture is already in this view");
         }
         FrameRow row =
             new FrameRow(
                 planned.id(),
-                rows.size(),
+                taken.size(),
                 file.name(),
                 sha,
                 width,
@@ -150,7 +148,6 @@ public class IntakeWork implements Work {
                 f.role(),
                 read.capture());
         row.clipping(read.burnt(), read.blocked());
-        rows.add(row);
         taken.put(f.id(), row);
       } catch (BadPicture e) {
         progress.problem(e.getMessage() + ". It was not taken in.");
@@ -162,7 +159,7 @@ public class IntakeWork implements Work {
                 + "). It was not taken in; make room and take it in again.");
       }
     }
-    if (rows.isEmpty()) {
+    if (taken.isEmpty()) {
       progress.problem(planned.name() + ": none of its frames could be taken in.");
       return;
     }
@@ -172,10 +169,10 @@ public class IntakeWork implements Work {
         s -> {
           int position = views.countByShootId(job.shootId());
           View view = new View(planned.id(), job.shootId(), position, planned.name(), w, h);
-          FrameRow anchor = taken.getOrDefault(planned.anchor(), rows.get(0));
+          FrameRow anchor = taken.getOrDefault(planned.anchor(), taken.values().iterator().next());
           view.anchor(anchor.id());
           views.saveAndFlush(view);
-          frames.saveAllAndFlush(rows);
+          frames.saveAllAndFlush(taken.values());
         });
     sources.taken(job.shootId(), List.copyOf(taken.keySet()));
   }

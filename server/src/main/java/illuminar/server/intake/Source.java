@@ -2,6 +2,7 @@ package illuminar.server.intake;
 
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 
 /**
@@ -20,6 +21,11 @@ public interface Source {
 
   /** What waits for a shoot, by name. */
   List<Waiting> files(UUID shoot);
+
+  /** What waits for a shoot under a name. */
+  default Optional<Waiting> file(UUID shoot, String name) {
+    return files(shoot).stream().filter(w -> w.name().equals(name)).findFirst();
+  }
 
   /** Files were taken in and need not be kept here. */
   void taken(UUID shoot, List<String> names);

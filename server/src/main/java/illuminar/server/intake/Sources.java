@@ -91,14 +91,11 @@ public class Sources {
    * @throws Problem if there is none
    */
   Source.Waiting file(UUID shoot, String id) {
-    for (Source source : sources) {
-      for (Source.Waiting w : source.files(shoot)) {
-        if (id(source, w.name()).equals(id)) {
-          return w;
-        }
-      }
-    }
-    throw Problem.notFound("file among those that wait");
+    return sources.stream()
+        .filter(source -> id.startsWith(id(source, "")))
+        .findFirst()
+        .flatMap(source -> source.file(shoot, id.substring(id(source, "").length())))
+        .orElseThrow(() -> Problem.notFound("file among those that wait"));
   }
 
   FrameReader.Read read(Source.Waiting file) throws BadPicture {

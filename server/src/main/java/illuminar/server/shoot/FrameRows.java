@@ -20,8 +20,7 @@ public interface FrameRows extends JpaRepository<FrameRow, UUID> {
           + " and v.binned is null and f.sha256 in :hashes")
   List<FrameRow> findInShoot(UUID shoot, List<String> hashes);
 
-  @Query(
-      "select distinct f.sha256 from FrameRow f join View v on v.id = f.viewId where v.id = :view")
+  @Query("select distinct f.sha256 from FrameRow f where f.viewId = :view")
   List<String> contents(UUID view);
 
   @Query(

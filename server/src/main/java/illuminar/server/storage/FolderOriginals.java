@@ -10,8 +10,6 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.util.HexFormat;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 
@@ -48,12 +46,7 @@ public class FolderOriginals implements Originals {
   }
 
   private static String copy(Path from, Path to) throws IOException {
-    MessageDigest digest;
-    try {
-      digest = MessageDigest.getInstance("SHA-256");
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException(e);
-    }
+    MessageDigest digest = Sha256.digest();
     try (InputStream in = Files.newInputStream(from);
         FileChannel out =
             FileChannel.open(to, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE)) {
@@ -67,7 +60,7 @@ public class FolderOriginals implements Originals {
       }
       out.force(true);
     }
-    return HexFormat.of().formatHex(digest.digest());
+    return Sha256.words(digest);
   }
 
   @Override

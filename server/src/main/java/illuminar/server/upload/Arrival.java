@@ -30,10 +30,6 @@ class Arrival {
     this.came = Instant.now();
   }
 
-  UUID shoot() {
-    return shootId;
-  }
-
   String name() {
     return name;
   }

@@ -15,6 +15,4 @@ interface ArrivalRows extends JpaRepository<Arrival, UUID> {
   List<Arrival> findByShootIdAndNameIn(UUID shoot, Collection<String> names);
 
   List<Arrival> findByShootIdAndSha256In(UUID shoot, Collection<String> hashes);
-
-  boolean existsByShootIdAndSha256(UUID shoot, String sha256);
 }

@@ -6,16 +6,12 @@ import illuminar.server.shoot.FrameRow;
 import illuminar.server.shoot.FrameRows;
 import illuminar.server.web.Problem;
 import java.io.IOException;
-import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
-import java.security.DigestInputStream;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.util.HashSet;
-import java.util.HexFormat;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.core.annotation.Order;
@@ -45,9 +41,16 @@ class Arrived implements Source {
 
   @Override
   public List<Waiting> files(UUID shoot) {
-    return rows.findByShootIdOrderByName(shoot).stream()
-        .map(a -> new Waiting(a.name(), place(shoot, a.sha256())))
-        .toList();
+    return rows.findByShootIdOrderByName(shoot).stream().map(a -> waiting(shoot, a)).toList();
+  }
+
+  @Override
+  public Optional<Waiting> file(UUID shoot, String name) {
+    return rows.findByShootIdAndName(shoot, name).map(a -> waiting(shoot, a));
+  }
+
+  private Waiting waiting(UUID shoot, Arrival a) {
+    return new Waiting(a.name(), place(shoot, a.sha256()));
   }
 
   @Override
@@ -100,22 +103,6 @@ class Arrived implements Source {
       if (rows.findByShootIdAndName(shoot, tried).isEmpty()) {
         return tried;
       }
-    }
-  }
-
-  /** SHA-256 of a file, hexadecimal. */
-  static String sha256(Path file) throws IOException {
-    try {
-      MessageDigest digest = MessageDigest.getInstance("SHA-256");
-      try (InputStream in = new DigestInputStream(Files.newInputStream(file), digest)) {
-        byte[] block = new byte[1 << 20];
-        while (in.read(block) >= 0) {
-          // the digest reads along
-        }
-      }
-      return HexFormat.of().formatHex(digest.digest());
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException(e);
     }
   }
 

@@ -1,6 +1,7 @@
 package illuminar.server.upload;
 
 import illuminar.server.Settings;
+import illuminar.server.storage.Sha256;
 import illuminar.server.web.Problem;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
@@ -96,7 +97,7 @@ class Uploads {
         return;
       }
       Path file = folder.resolve("uploads").resolve(info.getId().toString()).resolve("data");
-      String sha = Arrived.sha256(file);
+      String sha = Sha256.of(file);
       String named = info.getMetadata().getOrDefault("sha256", sha);
       if (sha.equals(named)) {
         arrived.come(shoot, info.getMetadata().getOrDefault("filename", ""), sha, file);

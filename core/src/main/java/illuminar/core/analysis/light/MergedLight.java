@@ -147,14 +147,20 @@ public final class MergedLight {
   }
 
   /**
-   * How well a frame measures a pixel; a longer exposure a little better.
+   * How well a frame measures pixels, all of them together; a longer exposure a little better.
    *
    * @param k which of the frames
    * @param frame the frame, display-linear with sRGB primaries
    */
-  public float measured(int k, Picture frame, int pixel) {
+  public double measured(int k, Picture frame, int[] pixels) {
+    boolean shortest = end(k, -1);
+    boolean longest = end(k, 1);
     float longer = (float) Math.pow(time[k], 0.1);
-    return longer * trust(most(frame, pixel), least(frame, pixel), end(k, -1), end(k, 1));
+    double sum = 0;
+    for (int i : pixels) {
+      sum += longer * trust(most(frame, i), least(frame, i), shortest, longest);
+    }
+    return sum;
   }
 
   private static float most(Picture p, int i) {

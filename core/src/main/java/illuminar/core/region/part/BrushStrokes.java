@@ -83,7 +83,7 @@ final class BrushStrokes {
   /** A stroke's line in pixels of the raster. */
   private record Line(double[] x, double[] y, double[] press, double r) {
 
-    /** Strokes that stop at edges are walked in small steps, each with a colour of its own. */
+    /** Strokes that stop at edges are walked in small steps, each with its colour. */
     static Line of(DrawnLine path, Stroke stroke, double unit, Raster raster) {
       List<Point> points = path.points();
       double r = Math.max(0.5, stroke.radius() * unit);

@@ -19,8 +19,8 @@ import java.util.List;
 /**
  * What has nearly the colour of one place.
  *
- * <p>What has nearly the colour of one place, measured as CIE 1976 difference. What hangs together
- * is found on the analysis grid by filling from that place, four neighbours to a pixel.
+ * <p>What has nearly the colour of one place, measured as CIE 1976 difference. Pixels that touch
+ * are found on the analysis grid by filling from that place, four neighbours to a pixel.
  *
  * @param tolerance CIE 1976 colour difference to which it reaches, 0.5 to 100
  * @param softness share of the tolerance over which it fades, 0 to 1
@@ -92,7 +92,7 @@ public record SimilarColour(
     return out;
   }
 
-  /** What hangs together with a seed, four neighbours to a pixel. */
+  /** All pixels alike that touch a seed or each other, four neighbours to a pixel. */
   static boolean[] filled(LabPlanes p, int x, int y, float[] seed, float tolerance) {
     boolean[] in = new boolean[p.width() * p.height()];
     FloodFill.of(
