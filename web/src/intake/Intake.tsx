@@ -2,11 +2,13 @@ import { Alert, Box, Button, Typography } from "@mui/material";
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { useEffect, useMemo, useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
+import { useMay } from "../account/roles";
 import { data, server } from "../api/client";
 import type { WaitingFrame, WaitingSheet } from "../api/types";
 import { useJobs } from "../api/jobs";
 import { useShoot } from "../api/shoots";
 import { JobStrip } from "../kit/JobStrip";
+import { NotThere } from "../kit/NotThere";
 import { Page, TopBar } from "../kit/Page";
 import { Said } from "../kit/Said";
 import { look } from "../theme";
@@ -24,6 +26,7 @@ export function Intake() {
   const path = { shoot: id };
   const go = useNavigate();
   const shoot = useShoot(id);
+  const may = useMay();
   const waiting = useQuery({
     queryKey: ["waiting", id],
     queryFn: () => data(server.GET("/api/shoots/{shoot}/waiting", { params: { path } })),
@@ -113,6 +116,7 @@ export function Intake() {
     const [source, name] = [f.id.slice(0, f.id.indexOf("/")), f.id.slice(f.id.indexOf("/") + 1)];
     return `/api/shoots/${id}/waiting/${source}/${encodeURIComponent(name)}/thumb`;
   };
+  if (!may.takeIn) return <NotThere said="Editors take no frames in; a photographer or an owner does." />;
   return (
     <DropPlace says="Drop frames to send them to this shoot" onFiles={(files) => void add(id, files)}>
       {(choose) => (
@@ -167,7 +171,8 @@ function Nothing({ choose }: { choose: () => void }) {
         Nothing waits to be taken in
       </Typography>
       <Typography color="text.secondary" sx={{ mb: 2 }}>
-        Drop the frames of this shoot anywhere on this page, one by one or as folders. JPEG, PNG and TIFF.
+        Drop the frames of this shoot anywhere on this page, one by one or as folders. JPEG, PNG, TIFF and raw
+        files.
       </Typography>
       <Button variant="contained" onClick={choose}>
         Add files

@@ -1,5 +1,10 @@
 /** Endings of files that hold pictures which can be taken in. */
-const PICTURES = new Set(["jpg", "jpeg", "png", "tif", "tiff"]);
+const PICTURES = new Set([
+  ...["jpg", "jpeg", "png", "tif", "tiff", "dng"],
+  // raw files as cameras name them; the server tells by their content which it can read
+  ...["3fr", "arw", "cr2", "cr3", "crw", "dcr", "erf", "iiq", "kdc", "mef", "mos", "mrw", "nef", "nrw"],
+  ...["orf", "pef", "raf", "raw", "rw2", "rwl", "srw", "x3f"],
+]);
 
 export const ACCEPTED = [...PICTURES].map((e) => `.${e}`).join(",");
 

@@ -3,7 +3,7 @@ package illuminar.files;
 /**
  * What the first bytes of a picture say, checked before anything is decoded.
  *
- * @param format jpeg, png or tiff
+ * @param format jpeg, png, tiff or raw
  */
 public record Header(String format, int width, int height) {
 
@@ -12,6 +12,12 @@ public record Header(String format, int width, int height) {
 
   public static final long MOST_PIXELS = 110_000_000L;
   public static final long MOST_BYTES = 800_000_000L;
+
+  /** Of the picture turned by a quarter. */
+  @SuppressWarnings("ArgumentSelectionDefectChecker")
+  Header turned() {
+    return new Header(format, height, width);
+  }
 
   Header checked(String name) throws BadPicture {
     if (width < 16 || height < 16) {

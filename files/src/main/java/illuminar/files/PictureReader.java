@@ -1,12 +1,5 @@
 package illuminar.files;
 
-import com.drew.imaging.ImageMetadataReader;
-import com.drew.metadata.Directory;
-import com.drew.metadata.Metadata;
-import com.drew.metadata.exif.ExifDirectoryBase;
-import com.drew.metadata.exif.ExifIFD0Directory;
-import com.drew.metadata.exif.ExifSubIFDDirectory;
-import illuminar.core.exposure.Exposure;
 import illuminar.core.frame.Codes;
 import java.awt.color.ColorSpace;
 import java.awt.color.ICC_ColorSpace;
@@ -18,19 +11,17 @@ import java.awt.image.Raster;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.LocalDateTime;
-import java.time.format.DateTimeFormatter;
-import java.time.format.DateTimeParseException;
 import java.util.Iterator;
 import java.util.Locale;
-import java.util.Optional;
-import java.util.OptionalDouble;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReadParam;
 import javax.imageio.ImageReader;
 import javax.imageio.stream.ImageInputStream;
 
-/** Reads JPEG, PNG (8 and 16 bit) and TIFF (8 and 16 bit). Nothing is ever written to the file. */
+/**
+ * Reads JPEG, PNG and TIFF of 8 and 16 bits, and raw files of cameras. Nothing is ever written to
+ * the file.
+ */
 public final class PictureReader {
   private PictureReader() {}
 
@@ -44,6 +35,9 @@ public final class PictureReader {
       if (size > Header.MOST_BYTES) {
         throw new BadPicture(
             name, "the file is larger than " + Header.MOST_BYTES / 1_000_000 + " MB");
+      }
+      if (FileKind.of(file, name) == FileKind.RAW) {
+        return new LibRaw(file, name).header().checked(name);
       }
       return withReader(
           file,
@@ -60,7 +54,7 @@ public final class PictureReader {
   }
 
   private static <T> T withReader(Path file, String name, Use<T> use) throws BadPicture {
-    String format = format(file, name);
+    String format = FileKind.of(file, name).id();
     Iterator<ImageReader> readers = ImageIO.getImageReadersByFormatName(format);
     ImageReader reader = null;
     while (readers.hasNext()) {
@@ -83,33 +77,12 @@ public final class PictureReader {
     }
   }
 
-  /** The format that the content has, whatever the name says. */
-  private static String format(Path file, String name) throws BadPicture {
-    byte[] head = new byte[8];
-    int n;
-    try (var in = Files.newInputStream(file)) {
-      n = in.readNBytes(head, 0, 8);
-    } catch (IOException e) {
-      throw new BadPicture(name, "the file cannot be read (" + e.getMessage() + ")", e);
-    }
-    if (n >= 3 && (head[0] & 255) == 0xff && (head[1] & 255) == 0xd8 && (head[2] & 255) == 0xff) {
-      return "jpeg";
-    }
-    if (n >= 8 && (head[0] & 255) == 0x89 && head[1] == 'P' && head[2] == 'N' && head[3] == 'G') {
-      return "png";
-    }
-    if (n >= 4
-        && (head[0] == 'I' && head[1] == 'I' && head[2] == 42
-            || head[0] == 'M' && head[1] == 'M' && head[3] == 42)) {
-      return "tiff";
-    }
-    throw new BadPicture(
-        name, n == 0 ? "the file is empty" : "this is not a JPEG, PNG or TIFF picture");
-  }
-
   /** Reads the pixels, upright by the EXIF orientation. */
   public static Codes pixels(Path file, String name) throws BadPicture {
     Header header = header(file, name);
+    if (raw(header)) {
+      return new LibRaw(file, name).pixels();
+    }
     int orientation = capture(file, name).orientation();
     BufferedImage image =
         withReader(
@@ -134,6 +107,24 @@ public final class PictureReader {
       throw new BadPicture(name, "the pixels do not fit the header");
     }
     return Upright.turn(codes(image, name), orientation);
+  }
+
+  private static boolean raw(Header header) {
+    return header.format().equals(FileKind.RAW.id());
+  }
+
+  /**
+   * Pixels for a small picture, upright: of a raw file at half its size, which is several times as
+   * fast, of others all.
+   */
+  public static Codes glance(Path file, String name) throws BadPicture {
+    return raw(header(file, name)) ? new LibRaw(file, name).half() : pixels(file, name);
+  }
+
+  /** Size of the picture when it is upright. */
+  public static Header upright(Path file, String name) throws BadPicture {
+    Header header = header(file, name);
+    return capture(file, name).orientation() >= 5 ? header.turned() : header;
   }
 
   private static Codes codes(BufferedImage image, String name) throws BadPicture {
@@ -219,71 +210,6 @@ public final class PictureReader {
 
   /** Reads what the camera wrote; absent or senseless values are left out. */
   public static Capture capture(Path file, String name) throws BadPicture {
-    Metadata metadata;
-    try {
-      metadata = ImageMetadataReader.readMetadata(file.toFile());
-    } catch (IOException e) {
-      throw new BadPicture(name, "the file cannot be read (" + e.getMessage() + ")", e);
-    } catch (com.drew.imaging.ImageProcessingException e) {
-      return new Capture(Optional.empty(), Optional.empty(), false, 1, "");
-    }
-    Directory sub = metadata.getFirstDirectoryOfType(ExifSubIFDDirectory.class);
-    Directory base = metadata.getFirstDirectoryOfType(ExifIFD0Directory.class);
-    OptionalDouble time = number(sub, base, ExifDirectoryBase.TAG_EXPOSURE_TIME);
-    OptionalDouble aperture = number(sub, base, ExifDirectoryBase.TAG_FNUMBER);
-    OptionalDouble iso = number(sub, base, ExifDirectoryBase.TAG_ISO_EQUIVALENT);
-    Optional<Exposure> exposure = Optional.empty();
-    if (positive(time) && positive(aperture) && positive(iso)) {
-      exposure =
-          Optional.of(new Exposure(time.getAsDouble(), aperture.getAsDouble(), iso.getAsDouble()));
-    }
-    OptionalDouble flash = number(sub, base, ExifDirectoryBase.TAG_FLASH);
-    OptionalDouble turn = number(base, sub, ExifDirectoryBase.TAG_ORIENTATION);
-    int orientation =
-        turn.isPresent() && turn.getAsDouble() >= 1 && turn.getAsDouble() <= 8
-            ? (int) turn.getAsDouble()
-            : 1;
-    String make = text(base, ExifDirectoryBase.TAG_MAKE);
-    String model = text(base, ExifDirectoryBase.TAG_MODEL);
-    return new Capture(
-        exposure,
-        taken(sub),
-        flash.isPresent() && ((int) flash.getAsDouble() & 1) == 1,
-        orientation,
-        (make + " " + model).trim());
-  }
-
-  private static boolean positive(OptionalDouble v) {
-    return v.isPresent() && v.getAsDouble() > 0 && Double.isFinite(v.getAsDouble());
-  }
-
-  private static OptionalDouble number(Directory first, Directory second, int tag) {
-    for (Directory d : new Directory[] {first, second}) {
-      Double v = d == null ? null : d.getDoubleObject(tag);
-      if (v != null) {
-        return OptionalDouble.of(v);
-      }
-    }
-    return OptionalDouble.empty();
-  }
-
-  private static String text(Directory d, int tag) {
-    String s = d == null ? null : d.getString(tag);
-    return s == null ? "" : s.trim();
-  }
-
-  private static Optional<LocalDateTime> taken(Directory sub) {
-    String at = text(sub, ExifDirectoryBase.TAG_DATETIME_ORIGINAL);
-    String fraction = text(sub, ExifDirectoryBase.TAG_SUBSECOND_TIME_ORIGINAL);
-    try {
-      LocalDateTime time =
-          LocalDateTime.parse(at, DateTimeFormatter.ofPattern("uuuu:MM:dd HH:mm:ss"));
-      if (fraction.matches("[0-9]{1,9}")) {
-        return Optional.of(time.plusNanos((long) (Double.parseDouble("0." + fraction) * 1e9)));
-      }
-      return Optional.of(time);
-    } catch (DateTimeParseException e) {
-      return Optional.empty();
-    }
+    return CaptureReader.read(file, name);
   }
 }

@@ -165,7 +165,7 @@ class PictureFilesTest {
     Path text = Files.writeString(dir.resolve("notes.jpg"), "white balance 5600, two flashes");
     refused(cut, "cut short");
     refused(empty, "empty");
-    refused(text, "not a JPEG, PNG or TIFF");
+    refused(text, "not a JPEG, PNG, TIFF or raw picture");
   }
 
   @Test

@@ -87,7 +87,8 @@ class SendingTest {
     Path torn = Files.write(folder.resolve("torn.jpg"), List.of("not a picture"));
     choose(frames()[0], notes, torn);
     assertThat(page.getByTestId("uploads")).containsText("1 file is no picture.");
-    assertThat(page.getByText("torn.jpg: this is not a JPEG, PNG or TIFF picture")).isVisible();
+    assertThat(page.getByText("torn.jpg: this is not a JPEG, PNG, TIFF or raw picture"))
+        .isVisible();
     assertThat(page.getByTestId("card-frame")).hasCount(1);
     button("Throw away").click();
     assertThat(page.getByText("torn.jpg")).isHidden();

@@ -43,7 +43,7 @@ class IntakeTest {
     assertThat(sheet.path("refused").toString())
         .contains("FWH_0200.JPG: the file is damaged or cut short")
         .contains("FWH_0201.JPG: the file is empty")
-        .contains("FWH_0202.JPG: this is not a JPEG, PNG or TIFF picture")
+        .contains("FWH_0202.JPG: this is not a JPEG, PNG, TIFF or raw picture")
         .contains("FWH_0203.JPG: the same picture as FWH_0114.JPG");
   }
 

@@ -48,6 +48,11 @@ class FrameReader {
       double blocked,
       byte[] thumb) {
 
+    /** Whether it holds what the sensor counted. */
+    boolean raw() {
+      return header.format().equals("raw");
+    }
+
     /** The file as the grouping rules see it. */
     Grouping.Found found(String id) {
       return new Grouping.Found(
@@ -76,19 +81,17 @@ class FrameReader {
       if (old != null && old.size == size && old.modified == modified) {
         return old;
       }
-      Header header = PictureReader.header(p, name);
+      Header header = PictureReader.upright(p, name);
       Capture capture = PictureReader.capture(p, name);
-      Codes codes = PictureReader.pixels(p, name);
+      Codes codes = PictureReader.glance(p, name);
       Pyramid pyramid = Pyramid.of(codes);
       Raster raster = Raster.fitted(codes.width(), codes.height(), THUMB);
       Picture small = pyramid.draw(raster, Similarity.NONE, codes.width(), codes.height());
       double[] tone = tone(small);
       WorkingSpace.fromSrgb(small.planes());
       byte[] thumb = ScreenJpeg.of(small, 0.82);
-      Header upright = new Header(header.format(), codes.width(), codes.height());
       Read read =
-          new Read(
-              size, modified, Sha256.of(p), upright, capture, tone[0], tone[1], tone[2], thumb);
+          new Read(size, modified, Sha256.of(p), header, capture, tone[0], tone[1], tone[2], thumb);
       known.put(p, read);
       return read;
     } catch (IOException e) {

@@ -61,7 +61,35 @@ public class Sources {
         }
       }
     }
-    return new Contents(files, refused);
+    return new Contents(withoutCopies(files, refused), refused);
+  }
+
+  /**
+   * Of a raw file and the camera's own picture of the same exposure the raw file is the frame; the
+   * other stays where it is.
+   */
+  private static List<Frame> withoutCopies(List<Frame> files, List<Refused> refused) {
+    Map<String, Frame> raws = new HashMap<>();
+    files.stream().filter(f -> f.read().raw()).forEach(f -> raws.put(exposure(f), f));
+    List<Frame> out = new ArrayList<>();
+    for (Frame f : files) {
+      Frame raw = f.read().raw() ? null : raws.get(exposure(f));
+      if (raw == null) {
+        out.add(f);
+      } else {
+        String source = f.id().substring(0, f.id().indexOf('/'));
+        refused.add(
+            new Refused(source, f.name(), f.name() + ": the same exposure as " + raw.name()));
+      }
+    }
+    return out;
+  }
+
+  /** A camera gives both files of an exposure one name, and one time. */
+  private static String exposure(Frame f) {
+    int end = f.name().lastIndexOf('.');
+    String stem = end < 0 ? f.name() : f.name().substring(0, end);
+    return stem + " " + f.read().capture().taken().map(t -> t.withNano(0).toString()).orElse("");
   }
 
   /** What waits for a shoot as the rules sort it into views, its frames by their ids. */

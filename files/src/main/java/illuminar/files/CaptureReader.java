@@ -1,0 +1,101 @@
+package illuminar.files;
+
+import com.drew.imaging.ImageMetadataReader;
+import com.drew.metadata.Directory;
+import com.drew.metadata.Metadata;
+import com.drew.metadata.exif.ExifDirectoryBase;
+import com.drew.metadata.exif.ExifIFD0Directory;
+import com.drew.metadata.exif.ExifSubIFDDirectory;
+import illuminar.core.exposure.Exposure;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.time.LocalDateTime;
+import java.time.format.DateTimeFormatter;
+import java.time.format.DateTimeParseException;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/** Reads what the camera wrote beside the pixels. Source: CIPA DC-008 (EXIF 2.32). */
+final class CaptureReader {
+  private static final Capture NOTHING =
+      new Capture(Optional.empty(), Optional.empty(), false, 1, "");
+
+  private CaptureReader() {}
+
+  /** Absent or senseless values are left out. */
+  static Capture read(Path file, String name) throws BadPicture {
+    Optional<Metadata> metadata = metadata(file, name);
+    if (metadata.isEmpty()) {
+      return NOTHING;
+    }
+    Directory sub = metadata.get().getFirstDirectoryOfType(ExifSubIFDDirectory.class);
+    Directory base = metadata.get().getFirstDirectoryOfType(ExifIFD0Directory.class);
+    OptionalDouble time = number(sub, base, ExifDirectoryBase.TAG_EXPOSURE_TIME);
+    OptionalDouble aperture = number(sub, base, ExifDirectoryBase.TAG_FNUMBER);
+    OptionalDouble iso = number(sub, base, ExifDirectoryBase.TAG_ISO_EQUIVALENT);
+    Optional<Exposure> exposure = Optional.empty();
+    if (positive(time) && positive(aperture) && positive(iso)) {
+      exposure =
+          Optional.of(new Exposure(time.getAsDouble(), aperture.getAsDouble(), iso.getAsDouble()));
+    }
+    OptionalDouble flash = number(sub, base, ExifDirectoryBase.TAG_FLASH);
+    OptionalDouble turn = number(base, sub, ExifDirectoryBase.TAG_ORIENTATION);
+    int orientation =
+        turn.isPresent() && turn.getAsDouble() >= 1 && turn.getAsDouble() <= 8
+            ? (int) turn.getAsDouble()
+            : 1;
+    String make = text(base, ExifDirectoryBase.TAG_MAKE);
+    String model = text(base, ExifDirectoryBase.TAG_MODEL);
+    return new Capture(
+        exposure,
+        taken(sub),
+        flash.isPresent() && ((int) flash.getAsDouble() & 1) == 1,
+        orientation,
+        (make + " " + model).trim());
+  }
+
+  /** All that is there; nothing where it cannot be made out. */
+  static Optional<Metadata> metadata(Path file, String name) throws BadPicture {
+    try {
+      return Optional.of(ImageMetadataReader.readMetadata(file.toFile()));
+    } catch (IOException e) {
+      throw new BadPicture(name, "the file cannot be read (" + e.getMessage() + ")", e);
+    } catch (com.drew.imaging.ImageProcessingException e) {
+      return Optional.empty();
+    }
+  }
+
+  private static boolean positive(OptionalDouble v) {
+    return v.isPresent() && v.getAsDouble() > 0 && Double.isFinite(v.getAsDouble());
+  }
+
+  private static OptionalDouble number(Directory first, Directory second, int tag) {
+    for (Directory d : new Directory[] {first, second}) {
+      Double v = d == null ? null : d.getDoubleObject(tag);
+      if (v != null) {
+        return OptionalDouble.of(v);
+      }
+    }
+    return OptionalDouble.empty();
+  }
+
+  private static String text(Directory d, int tag) {
+    String s = d == null ? null : d.getString(tag);
+    return s == null ? "" : s.trim();
+  }
+
+  private static Optional<LocalDateTime> taken(Directory sub) {
+    String at = text(sub, ExifDirectoryBase.TAG_DATETIME_ORIGINAL);
+    String fraction = text(sub, ExifDirectoryBase.TAG_SUBSECOND_TIME_ORIGINAL);
+    try {
+      LocalDateTime time =
+          LocalDateTime.parse(at, DateTimeFormatter.ofPattern("uuuu:MM:dd HH:mm:ss"));
+      if (fraction.matches("[0-9]{1,9}")) {
+        return Optional.of(time.plusNanos((long) (Double.parseDouble("0." + fraction) * 1e9)));
+      }
+      return Optional.of(time);
+    } catch (DateTimeParseException e) {
+      return Optional.empty();
+    }
+  }
+}
