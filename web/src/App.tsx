@@ -2,9 +2,10 @@ import { Dialog } from "@mui/material";
 import { useQueryClient } from "@tanstack/react-query";
 import { useEffect, useMemo, useState } from "react";
 import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
+import { Found, Join } from "./account/Join";
 import { SignIn } from "./account/SignIn";
 import { onSessionEnd } from "./api/client";
-import { useSession } from "./api/session";
+import { useFirst, useSession } from "./api/session";
 import { tryAgain } from "./bench/state/history";
 import { Broken } from "./kit/Broken";
 import { swallowSecondClicks } from "./kit/once";
@@ -14,6 +15,7 @@ import { goOn, restore } from "./upload/queue";
 /** Sign-in, or the screens; a session that ends meanwhile is begun again without losing anything. */
 export function App() {
   const session = useSession();
+  const first = useFirst(session.data === null);
   const queries = useQueryClient();
   const [ended, setEnded] = useState(false);
   useEffect(() => onSessionEnd(() => setEnded(true)), []);
@@ -31,9 +33,13 @@ export function App() {
       ]),
     [],
   );
-  if (session.isPending) return null;
+  if (session.isPending || first.isLoading) return null;
   if (session.error) return <Broken said={session.error.message} />;
-  if (!session.data && !ended) return <SignIn onSigned={() => void queries.invalidateQueries()} />;
+  const token = /^\/invitations\/([\w-]+)$/.exec(location.pathname)?.[1];
+  if (token) return <Join token={token} />;
+  if (!session.data && !ended) {
+    return first.data?.wanted ? <Found /> : <SignIn onSigned={() => void queries.invalidateQueries()} />;
+  }
   return (
     <>
       <RouterProvider router={router} />

@@ -1,4 +1,5 @@
 import type { ReactNode } from "react";
+import { Account } from "./account/Account";
 import { Bench } from "./bench/Bench";
 import { Bin } from "./bin/Bin";
 import { Contacts } from "./contacts/Contacts";
@@ -15,5 +16,6 @@ export const SCREENS: { path: string; screen: ReactNode }[] = [
   { path: "/shoots/:shoot/delivery", screen: <Delivery /> },
   { path: "/views/:view", screen: <Bench /> },
   { path: "/bin", screen: <Bin /> },
+  { path: "/account", screen: <Account /> },
   { path: "*", screen: <NotThere /> },
 ];

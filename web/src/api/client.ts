@@ -39,8 +39,11 @@ const habits: Middleware = {
   },
   async onResponse({ response, schemaPath }) {
     if (response.ok) return;
-    if (signedOut(response.status) && schemaPath !== "/api/session") ended.forEach((tell) => tell());
     const problem = (await response.json().catch(() => ({}))) as { detail?: string };
+    // a refusal by somebody's role says so in words
+    const refused = response.status === 403 && problem.detail;
+    if (signedOut(response.status) && !refused && schemaPath !== "/api/session")
+      ended.forEach((tell) => tell());
     throw new Refused(response.status, problem.detail ?? `The server answered ${response.status}.`);
   },
   onError() {

@@ -15,3 +15,8 @@ export function useSession() {
     },
   });
 }
+
+/** Whether there is nobody yet, so that a studio can be founded; asked where nobody is signed in. */
+export function useFirst(asked: boolean) {
+  return useQuery({ queryKey: ["first"], queryFn: () => data(server.GET("/api/first")), enabled: asked });
+}

@@ -34,6 +34,8 @@ export type Finding = Schemas["Finding"];
 export type Thing = Schemas["Thing"];
 export type Control = Schemas["NumberControl"];
 export type Job = Schemas["Told"];
+export type Person = Schemas["Person"];
+export type StudioRole = Person["role"];
 export type Role = Frame["role"];
 
 /** What a bench asks for and is answered over its socket. */

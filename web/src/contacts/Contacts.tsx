@@ -1,5 +1,6 @@
 import { Box, Button, Typography } from "@mui/material";
 import { Link, useParams } from "react-router";
+import { useMay } from "../account/roles";
 import type { ViewCard } from "../api/types";
 import { useJobs } from "../api/jobs";
 import { useShoot } from "../api/shoots";
@@ -18,12 +19,15 @@ export function Contacts() {
   const shoot = useShoot(id);
   const jobs = useJobs(id);
   const bin = useBin();
+  const may = useMay();
   const running = jobs.filter((j) => j.state === "RUNNING" || j.state === "WAITING");
   const bar = (
     <TopBar crumbs={[{ to: "/shoots", name: "Shoots" }, { name: shoot.data?.name ?? "…" }]}>
-      <Button component={Link} to={`/shoots/${id}/intake`}>
-        Intake
-      </Button>
+      {may.takeIn && (
+        <Button component={Link} to={`/shoots/${id}/intake`}>
+          Intake
+        </Button>
+      )}
       <Button
         component={Link}
         to={`/shoots/${id}/delivery`}
@@ -54,7 +58,7 @@ export function Contacts() {
             key={v.id}
             view={v}
             onRename={(name) => bin.rename({ id: v.id, view: true, name })}
-            onThrow={() => bin.throwAway({ id: v.id, view: true, name: v.name })}
+            onThrow={may.remove ? () => bin.throwAway({ id: v.id, view: true, name: v.name }) : undefined}
           />
         ))}
       </Box>
@@ -75,7 +79,7 @@ function Contact({
 }: {
   view: ViewCard;
   onRename: (to: string) => void;
-  onThrow: () => void;
+  onThrow?: () => void;
 }) {
   const ready = view.state !== "NEW";
   return (

@@ -10,7 +10,8 @@ export function CardMenu({
 }: {
   name: string;
   onRename: (to: string) => void;
-  onThrow: () => void;
+  /** Not there for those who may not. */
+  onThrow?: () => void;
 }) {
   const [at, setAt] = useState<HTMLElement>();
   const [naming, setNaming] = useState<string>();
@@ -28,14 +29,16 @@ export function CardMenu({
         >
           Rename
         </MenuItem>
-        <MenuItem
-          onClick={() => {
-            setAt(undefined);
-            onThrow();
-          }}
-        >
-          Move to the bin
-        </MenuItem>
+        {onThrow && (
+          <MenuItem
+            onClick={() => {
+              setAt(undefined);
+              onThrow();
+            }}
+          >
+            Move to the bin
+          </MenuItem>
+        )}
       </Menu>
       <Dialog open={naming !== undefined} onClose={() => setNaming(undefined)} aria-label={`Rename ${name}`}>
         <Box

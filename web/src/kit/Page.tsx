@@ -64,9 +64,9 @@ export function TopBar({
         {children}
         {session.data && crumbs.length === 1 && (
           <>
-            <Typography color="text.secondary">
+            <Button component={Link} to="/account" aria-label="Account">
               {session.data.name}, {session.data.studio}
-            </Typography>
+            </Button>
             <Button onClick={() => void leave()}>Sign out</Button>
           </>
         )}

@@ -3,6 +3,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import type { FileWithPath } from "react-dropzone";
 import { Link, useNavigate } from "react-router";
+import { useMay } from "../account/roles";
 import { data, server } from "../api/client";
 import type { Shoot } from "../api/types";
 import { useBin } from "../bin/useBin";
@@ -33,6 +34,7 @@ export function Shoots() {
     },
   });
   const bin = useBin();
+  const may = useMay();
   const begin = useMutation({
     mutationFn: async (files: FileWithPath[]) => {
       const shoot = await data(server.POST("/api/shoots", { body: { name: named(files) } }));
@@ -42,14 +44,20 @@ export function Shoots() {
     },
   });
   return (
-    <DropPlace says="Drop frames to begin a shoot with them" onFiles={(files) => begin.mutate(files)}>
+    <DropPlace
+      says="Drop frames to begin a shoot with them"
+      disabled={!may.takeIn}
+      onFiles={(files) => begin.mutate(files)}
+    >
       {() => (
         <Page
           bar={
             <TopBar crumbs={[{ name: "Shoots" }]}>
-              <Button component={Link} to="/bin">
-                Bin
-              </Button>
+              {may.remove && (
+                <Button component={Link} to="/bin">
+                  Bin
+                </Button>
+              )}
             </TopBar>
           }
         >
@@ -62,43 +70,49 @@ export function Shoots() {
                 key={s.id}
                 shoot={s}
                 onRename={(to) => bin.rename({ id: s.id, view: false, name: to })}
-                onThrow={() => bin.throwAway({ id: s.id, view: false, name: s.name })}
+                onThrow={
+                  may.remove ? () => bin.throwAway({ id: s.id, view: false, name: s.name }) : undefined
+                }
+                intake={may.takeIn}
               />
             ))}
-            <Box
-              component="form"
-              onSubmit={(e) => {
-                e.preventDefault();
-                if (!add.isPending && !add.isSuccess) add.mutate();
-              }}
-              sx={{
-                border: `1px dashed ${look.strong}`,
-                p: 2.5,
-                display: "grid",
-                alignContent: "center",
-                gap: 1.5,
-                minHeight: 220,
-              }}
-            >
-              <Typography variant="h2">New shoot</Typography>
-              <TextField
-                size="small"
-                label="Property or commission"
-                required
-                value={name}
-                onChange={(e) => setName(e.target.value)}
-                slotProps={{ htmlInput: { maxLength: 200 } }}
-              />
-              <Box>
-                <Button type="submit" data-once disabled={!name.trim() || add.isPending}>
-                  Create, then add frames
-                </Button>
+            {may.takeIn && (
+              <Box
+                component="form"
+                onSubmit={(e) => {
+                  e.preventDefault();
+                  if (!add.isPending && !add.isSuccess) add.mutate();
+                }}
+                sx={{
+                  border: `1px dashed ${look.strong}`,
+                  p: 2.5,
+                  display: "grid",
+                  alignContent: "center",
+                  gap: 1.5,
+                  minHeight: 220,
+                }}
+              >
+                <Typography variant="h2">New shoot</Typography>
+                <TextField
+                  size="small"
+                  label="Property or commission"
+                  required
+                  value={name}
+                  onChange={(e) => setName(e.target.value)}
+                  slotProps={{ htmlInput: { maxLength: 200 } }}
+                />
+                <Box>
+                  <Button type="submit" data-once disabled={!name.trim() || add.isPending}>
+                    Create, then add frames
+                  </Button>
+                </Box>
+                <Typography variant="caption">
+                  or drop frames, or a folder of them, anywhere on this page
+                </Typography>
               </Box>
-              <Typography variant="caption">
-                or drop frames, or a folder of them, anywhere on this page
-              </Typography>
-            </Box>
+            )}
           </Box>
+          {shoots.data?.length === 0 && !may.takeIn && <Typography>No shoots yet.</Typography>}
           {bin.note}
         </Page>
       )}
@@ -122,10 +136,12 @@ function ShootCard({
   shoot,
   onRename,
   onThrow,
+  intake,
 }: {
   shoot: Shoot;
   onRename: (to: string) => void;
-  onThrow: () => void;
+  onThrow?: () => void;
+  intake: boolean;
 }) {
   const [only] = shoot.views;
   const covered = shoot.views.find((v) => v.state !== "NEW");
@@ -170,9 +186,11 @@ function ShootCard({
           </Typography>
         </Box>
         <CardMenu name={shoot.name} onRename={onRename} onThrow={onThrow} />
-        <Button component={Link} to={`/shoots/${shoot.id}/intake`}>
-          Intake
-        </Button>
+        {intake && (
+          <Button component={Link} to={`/shoots/${shoot.id}/intake`}>
+            Intake
+          </Button>
+        )}
         {shoot.views.length > 0 && (
           <Button component={Link} to={`/shoots/${shoot.id}`} variant="contained">
             Open

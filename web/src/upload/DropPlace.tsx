@@ -7,11 +7,14 @@ import { ACCEPTED } from "./kinds";
 /** A screen on which files and folders can be dropped anywhere, or chosen by a button. */
 export function DropPlace({
   says,
+  disabled = false,
   onFiles,
   children,
 }: {
   /** What dropping does, shown while files hang over the screen. */
   says: string;
+  /** For those who may not. */
+  disabled?: boolean;
   onFiles: (files: FileWithPath[]) => void;
   children: (choose: () => void) => ReactNode;
 }) {
@@ -21,7 +24,10 @@ export function DropPlace({
     onDrop: (files) => onFiles(files as unknown as FileWithPath[]),
   });
   return (
-    <Box {...drop.getRootProps({ role: "presentation" })} sx={{ height: "100%", position: "relative" }}>
+    <Box
+      {...(disabled ? {} : drop.getRootProps({ role: "presentation" }))}
+      sx={{ height: "100%", position: "relative" }}
+    >
       <input {...drop.getInputProps({ accept: ACCEPTED, "aria-label": "Files to send" })} />
       {children(drop.open)}
       {drop.isDragActive && (

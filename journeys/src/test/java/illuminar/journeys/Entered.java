@@ -11,7 +11,7 @@ final class Entered implements AutoCloseable {
   private static final double PATIENCE = 60_000;
 
   private final TestServer server;
-  private final Chromium chromium = new Chromium();
+  final Chromium chromium = new Chromium();
   final Page page = chromium.page();
 
   Entered(String database) throws IOException {

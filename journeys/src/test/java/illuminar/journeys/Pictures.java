@@ -69,6 +69,7 @@ public final class Pictures {
     keep("delivery");
     sending();
     bin();
+    account();
   }
 
   /** A shoot of one's own while its files are on their way. */
@@ -94,6 +95,14 @@ public final class Pictures {
     rest();
     keep("sending");
     page.unroute("**/api/shoots/*/uploads");
+  }
+
+  private void account() {
+    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("All shoots")).click();
+    page.getByLabel("Account").click();
+    page.getByText("Make a link").click();
+    page.getByText("Withdraw").waitFor();
+    keep("account");
   }
 
   private void bin() {

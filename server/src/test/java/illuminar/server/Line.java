@@ -61,7 +61,7 @@ final class Line implements WebSocket.Listener {
   /** The next answer, within a minute. */
   Answer next() throws InterruptedException {
     Answer answer = answers.poll(60, TimeUnit.SECONDS);
-    Assertions.assertThat(answer).as("an answer").isNotNull();
+    Assertions.assertThat(answer).as("an answer; the line was closed with %s", closed).isNotNull();
     return answer;
   }
 

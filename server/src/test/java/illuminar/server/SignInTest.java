@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import illuminar.server.account.Account;
 import illuminar.server.account.Accounts;
 import illuminar.server.account.Studio;
+import illuminar.server.account.StudioRole;
 import illuminar.server.account.Studios;
 import java.net.http.HttpResponse;
 import org.junit.jupiter.api.Test;
@@ -33,11 +34,13 @@ class SignInTest {
   /** Wrong passwords cannot be tried for ever; other accounts are not shut out by it. */
   @Test
   void aPasswordIsGuessedAFewTimesOnly() {
-    Studio guessed = server.bean(Studios.class).save(new Studio("Guessed", ""));
+    Studio guessed = server.bean(Studios.class).save(new Studio("Guessed", "", false));
     String secret = server.bean(PasswordEncoder.class).encode("right");
     server
         .bean(Accounts.class)
-        .save(new Account(guessed.id(), "guessed@illuminar.test", "Guessed", secret));
+        .save(
+            new Account(
+                guessed.id(), "guessed@illuminar.test", "Guessed", secret, StudioRole.OWNER));
     Visitor stranger = new Visitor(server.url());
     stranger.get("/api/session");
     String wrong = "{\"email\":\"guessed@illuminar.test\",\"password\":\"%d\"}";
@@ -68,11 +71,11 @@ class SignInTest {
 
   @Test
   void anotherStudioSeesNothing() {
-    Studio other = server.bean(Studios.class).save(new Studio("Elsewhere", ""));
+    Studio other = server.bean(Studios.class).save(new Studio("Elsewhere", "", false));
     String secret = server.bean(PasswordEncoder.class).encode("secret");
     server
         .bean(Accounts.class)
-        .save(new Account(other.id(), "other@illuminar.test", "Other", secret));
+        .save(new Account(other.id(), "other@illuminar.test", "Other", secret, StudioRole.OWNER));
     Visitor stranger = new Visitor(server.url()).signedIn("other@illuminar.test", "secret");
     assertThat(stranger.get("/api/shoots").body()).isEqualTo("[]");
     String frame = visitor.json("/api/views/" + view).at("/frames/0/id").asString();

@@ -25,6 +25,7 @@ public final class TestServer implements AutoCloseable {
   private ConfigurableApplicationContext application;
 
   private final Class<?>[] sources;
+  private final boolean demo;
 
   /** Starts with an empty database of this name and the small demo frames on the card. */
   public TestServer(String database) {
@@ -38,7 +39,17 @@ public final class TestServer implements AutoCloseable {
    * @param also parts of the application to put in place of the usual ones
    */
   public TestServer(String database, Path frames, Class<?>... also) {
+    this(database, frames, true, also);
+  }
+
+  /** Starts with an empty database and no studio. */
+  static TestServer withoutDemo(String database) {
+    return new TestServer(database, Path.of("../demo/small/instrument-room"), false);
+  }
+
+  private TestServer(String database, Path frames, boolean demo, Class<?>... also) {
     this.database = database;
+    this.demo = demo;
     sources = Stream.concat(Stream.of(Illuminar.class), Stream.of(also)).toArray(Class<?>[]::new);
     try {
       home = Files.createTempDirectory("illuminar-home");
@@ -86,9 +97,9 @@ public final class TestServer implements AutoCloseable {
       "--spring.datasource.username=illuminar",
       "--illuminar.home=" + home,
       "--illuminar.card=" + card,
+      "--illuminar.demo=" + demo,
       "--illuminar.worked=" + System.getProperty("illuminar.worked", "none"),
       "--spring.main.banner-mode=off",
-      "--server.servlet.session.persistent=false",
       "--logging.level.root=error"
     };
   }

@@ -14,12 +14,17 @@ import tools.jackson.databind.json.JsonMapper;
 /** Talks HTTP to the application as a browser would: cookies, CSRF token, editions. */
 final class Visitor {
   static final JsonMapper JSON = JsonMapper.builder().build();
-  private final String url;
+  private String url;
   private final CookieManager cookies = new CookieManager();
   final HttpClient client = HttpClient.newBuilder().cookieHandler(cookies).build();
 
   Visitor(String url) {
     this.url = url;
+  }
+
+  /** The application is at another port now; cookies stay. */
+  void moved(String to) {
+    url = to;
   }
 
   Visitor signedIn() {

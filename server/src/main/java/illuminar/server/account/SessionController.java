@@ -1,18 +1,14 @@
 package illuminar.server.account;
 
+import illuminar.server.audit.Audit;
 import illuminar.server.web.Problem;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.validation.constraints.NotNull;
+import java.util.Locale;
+import java.util.Optional;
 import org.springframework.http.HttpStatus;
-import org.springframework.security.authentication.AuthenticationManager;
-import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
-import org.springframework.security.core.Authentication;
-import org.springframework.security.core.AuthenticationException;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
-import org.springframework.security.core.context.SecurityContext;
-import org.springframework.security.core.context.SecurityContextHolder;
-import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -25,20 +21,26 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/session")
 class SessionController {
-  private final AuthenticationManager manager;
-  private final SecurityContextRepository contexts;
+  private final Accounts accounts;
   private final Studios studios;
+  private final Passwords passwords;
+  private final Sessions sessions;
   private final Attempts attempts;
+  private final Audit audit;
 
   SessionController(
-      AuthenticationManager manager,
-      SecurityContextRepository contexts,
+      Accounts accounts,
       Studios studios,
-      Attempts attempts) {
-    this.manager = manager;
-    this.contexts = contexts;
+      Passwords passwords,
+      Sessions sessions,
+      Attempts attempts,
+      Audit audit) {
+    this.accounts = accounts;
     this.studios = studios;
+    this.passwords = passwords;
+    this.sessions = sessions;
     this.attempts = attempts;
+    this.audit = audit;
   }
 
   record SignIn(@NotNull String email, @NotNull String password) {}
@@ -49,44 +51,42 @@ class SessionController {
   record Signed(
       @NotNull String name,
       @NotNull String email,
+      @NotNull StudioRole role,
       @NotNull String studio,
       @NotNull String copyright) {}
 
   @GetMapping
   Signed who(@AuthenticationPrincipal Member member) {
-    if (member == null) {
-      throw new Problem(HttpStatus.UNAUTHORIZED, "Please sign in.");
-    }
-    Studio studio = studios.findById(member.studio()).orElseThrow(() -> Problem.notFound("studio"));
-    return new Signed(member.name(), member.email(), studio.name(), studio.copyright());
+    Account account =
+        Optional.ofNullable(member)
+            .flatMap(m -> accounts.findById(m.account()))
+            .orElseThrow(() -> new Problem(HttpStatus.UNAUTHORIZED, "Please sign in."));
+    return signed(account);
+  }
+
+  private Signed signed(Account account) {
+    Studio studio =
+        studios.findById(account.studioId()).orElseThrow(() -> Problem.notFound("studio"));
+    return new Signed(
+        account.name(), account.email(), account.role(), studio.name(), studio.copyright());
   }
 
   @PostMapping
   Signed in(@RequestBody SignIn body, HttpServletRequest request, HttpServletResponse response) {
     attempts.begin(body.email(), request.getRemoteAddr());
-    Authentication done;
-    try {
-      done =
-          manager.authenticate(
-              UsernamePasswordAuthenticationToken.unauthenticated(body.email(), body.password()));
-    } catch (AuthenticationException e) {
+    Optional<Account> account = accounts.findByEmail(body.email().strip().toLowerCase(Locale.ROOT));
+    if (!passwords.right(account, body.password())) {
       throw new Problem(HttpStatus.UNAUTHORIZED, "The e-mail or the password is wrong.");
     }
     attempts.right(body.email(), request.getRemoteAddr());
-    if (request.getSession(false) != null) {
-      request.changeSessionId();
-    }
-    SecurityContext context = SecurityContextHolder.createEmptyContext();
-    context.setAuthentication(done);
-    contexts.saveContext(context, request, response);
-    return who((Member) done.getPrincipal());
+    sessions.begin(account.get(), request, response);
+    audit.note(account.get().studioId(), account.get().id(), "signed in");
+    return signed(account.get());
   }
 
   @DeleteMapping
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void out(HttpServletRequest request) {
-    if (request.getSession(false) != null) {
-      request.getSession().invalidate();
-    }
+    sessions.end(request);
   }
 }

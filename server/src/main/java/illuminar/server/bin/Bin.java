@@ -1,5 +1,7 @@
 package illuminar.server.bin;
 
+import illuminar.server.account.Member;
+import illuminar.server.audit.Audit;
 import illuminar.server.shoot.FrameRows;
 import illuminar.server.shoot.Shoot;
 import illuminar.server.shoot.ShootService;
@@ -33,6 +35,7 @@ public class Bin {
   private final FrameRows frames;
   private final ShootService service;
   private final Originals originals;
+  private final Audit audit;
   private final TransactionTemplate transaction;
 
   Bin(
@@ -41,12 +44,14 @@ public class Bin {
       FrameRows frames,
       ShootService service,
       Originals originals,
+      Audit audit,
       TransactionTemplate transaction) {
     this.shoots = shoots;
     this.views = views;
     this.frames = frames;
     this.service = service;
     this.originals = originals;
+    this.audit = audit;
     this.transaction = transaction;
   }
 
@@ -58,13 +63,27 @@ public class Bin {
     return views.findBinned(studio);
   }
 
-  void throwShoot(UUID studio, UUID id) {
-    transaction.executeWithoutResult(s -> service.owned(studio, id).bin());
+  void throwShoot(Member member, UUID id) {
+    transaction.executeWithoutResult(
+        s -> {
+          Shoot shoot = service.owned(member.studio(), id);
+          shoot.bin();
+          note(member, "moved the shoot " + shoot.name() + " to the bin");
+        });
   }
 
-  void throwView(UUID studio, UUID id) {
+  void throwView(Member member, UUID id) {
     transaction.executeWithoutResult(
-        s -> views.holdOwned(id, studio).orElseThrow(() -> Problem.notFound("view")).bin());
+        s -> {
+          View view =
+              views.holdOwned(id, member.studio()).orElseThrow(() -> Problem.notFound("view"));
+          view.bin();
+          note(member, "moved the view " + view.name() + " to the bin");
+        });
+  }
+
+  private void note(Member member, String said) {
+    audit.note(member.studio(), member.account(), said);
   }
 
   void bringShootBack(UUID studio, UUID id) {
@@ -75,12 +94,16 @@ public class Bin {
     transaction.executeWithoutResult(s -> view(studio, id).restore());
   }
 
-  void deleteShoot(UUID studio, UUID id) {
-    delete(shoot(studio, id));
+  void deleteShoot(Member member, UUID id) {
+    Shoot shoot = shoot(member.studio(), id);
+    delete(shoot);
+    note(member, "deleted the shoot " + shoot.name() + " for good");
   }
 
-  void deleteView(UUID studio, UUID id) {
-    delete(view(studio, id));
+  void deleteView(Member member, UUID id) {
+    View view = view(member.studio(), id);
+    delete(view);
+    note(member, "deleted the view " + view.name() + " for good");
   }
 
   private Shoot shoot(UUID studio, UUID id) {

@@ -1,6 +1,7 @@
 package illuminar.server.bin;
 
 import illuminar.server.account.Member;
+import illuminar.server.account.Right;
 import illuminar.server.shoot.Shoot;
 import illuminar.server.shoot.ShootService;
 import illuminar.server.shoot.View;
@@ -65,39 +66,45 @@ class BinController {
     return binned.plus(Bin.KEPT);
   }
 
+  @Right.ToDelete
   @DeleteMapping("/shoots/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void throwShoot(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
-    bin.throwShoot(member.studio(), id);
+    bin.throwShoot(member, id);
   }
 
+  @Right.ToDelete
   @DeleteMapping("/views/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void throwView(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
-    bin.throwView(member.studio(), id);
+    bin.throwView(member, id);
   }
 
+  @Right.ToDelete
   @PostMapping("/bin/shoots/{id}/restore")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void bringShootBack(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
     bin.bringShootBack(member.studio(), id);
   }
 
+  @Right.ToDelete
   @PostMapping("/bin/views/{id}/restore")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void bringViewBack(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
     bin.bringViewBack(member.studio(), id);
   }
 
+  @Right.ToDelete
   @DeleteMapping("/bin/shoots/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void deleteShoot(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
-    bin.deleteShoot(member.studio(), id);
+    bin.deleteShoot(member, id);
   }
 
+  @Right.ToDelete
   @DeleteMapping("/bin/views/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void deleteView(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
-    bin.deleteView(member.studio(), id);
+    bin.deleteView(member, id);
   }
 }

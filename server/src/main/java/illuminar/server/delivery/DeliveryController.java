@@ -1,9 +1,11 @@
 package illuminar.server.delivery;
 
 import illuminar.server.account.Member;
+import illuminar.server.audit.Audit;
 import illuminar.server.job.Job;
 import illuminar.server.job.Jobs;
 import illuminar.server.recipe.RecipeJson;
+import illuminar.server.shoot.Shoot;
 import illuminar.server.shoot.ShootService;
 import illuminar.server.shoot.View;
 import illuminar.server.web.Problem;
@@ -34,14 +36,21 @@ class DeliveryController {
   private final RecipeJson json;
   private final DeliveredFiles files;
   private final Formats formats;
+  private final Audit audit;
 
   DeliveryController(
-      ShootService shoots, Jobs jobs, RecipeJson json, DeliveredFiles files, Formats formats) {
+      ShootService shoots,
+      Jobs jobs,
+      RecipeJson json,
+      DeliveredFiles files,
+      Formats formats,
+      Audit audit) {
     this.shoots = shoots;
     this.jobs = jobs;
     this.json = json;
     this.files = files;
     this.formats = formats;
+    this.audit = audit;
   }
 
   record File(
@@ -71,7 +80,7 @@ class DeliveryController {
       @AuthenticationPrincipal Member member,
       @PathVariable UUID shoot,
       @RequestBody DeliveryOrder order) {
-    shoots.owned(member.studio(), shoot);
+    Shoot of = shoots.owned(member.studio(), shoot);
     List<UUID> here =
         shoots.views(shoot).stream()
             .filter(v -> v.state() != View.State.NEW)
@@ -83,6 +92,11 @@ class DeliveryController {
           HttpStatus.UNPROCESSABLE_CONTENT,
           "A view in this order is not lined up, or not of this shoot.");
     }
+    int n = order.views().size();
+    audit.note(
+        member.studio(),
+        member.account(),
+        "delivered " + n + (n == 1 ? " view of " : " views of ") + of.name());
     return jobs.told(
         jobs.start(new Job(member.studio(), shoot, DeliveryWork.KIND, json.write(order))));
   }

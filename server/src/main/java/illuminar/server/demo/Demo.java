@@ -4,6 +4,7 @@ import illuminar.server.Settings;
 import illuminar.server.account.Account;
 import illuminar.server.account.Accounts;
 import illuminar.server.account.Studio;
+import illuminar.server.account.StudioRole;
 import illuminar.server.account.Studios;
 import illuminar.server.job.Job;
 import illuminar.server.job.Jobs;
@@ -50,10 +51,14 @@ class Demo implements ApplicationRunner {
     if (!settings.demo() || accounts.count() > 0) {
       return;
     }
-    Studio studio = studios.save(new Studio("Heathlight Studio", "© 2026 Heathlight Studio"));
+    Studio studio = studios.save(new Studio("Heathlight Studio", "© 2026 Heathlight Studio", true));
     accounts.save(
         new Account(
-            studio.id(), "demo@illuminar.test", "Demo photographer", passwords.encode("heather")));
+            studio.id(),
+            "demo@illuminar.test",
+            "Demo photographer",
+            passwords.encode("heather"),
+            StudioRole.OWNER));
     Shoot shoot = shoots.save(new Shoot(studio.id(), "Fennick Weather House"));
     if (Files.isRegularFile(settings.worked())) {
       jobs.start(new Job(studio.id(), shoot.id(), DemoWork.KIND, worked()));

@@ -1,6 +1,9 @@
 package illuminar.server.intake;
 
 import illuminar.server.Settings;
+import illuminar.server.account.Studio;
+import illuminar.server.account.Studios;
+import illuminar.server.shoot.Shoots;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -11,15 +14,19 @@ import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 
 /**
- * The simulated card reader: a folder that behaves like a memory card. It is only ever read, and
- * may be missing.
+ * The simulated card reader of a studio: a folder that behaves like a memory card. It is only ever
+ * read, and may be missing.
  */
 @Component
 @Order(2)
 class Card implements Source {
+  private final Shoots shoots;
+  private final Studios studios;
   private final Path folder;
 
-  Card(Settings settings) {
+  Card(Shoots shoots, Studios studios, Settings settings) {
+    this.shoots = shoots;
+    this.studios = studios;
     folder = settings.card().toAbsolutePath();
   }
 
@@ -30,6 +37,13 @@ class Card implements Source {
 
   @Override
   public List<Waiting> files(UUID shoot) {
+    if (shoots
+        .findById(shoot)
+        .flatMap(s -> studios.findById(s.studioId()))
+        .filter(Studio::reader)
+        .isEmpty()) {
+      return List.of();
+    }
     try (Stream<Path> list = Files.list(folder)) {
       return list.filter(Files::isRegularFile)
           .map(p -> new Waiting(p.getFileName().toString(), p))

@@ -4,6 +4,7 @@ import illuminar.core.frame.Role;
 import illuminar.core.intake.Grouping;
 import illuminar.files.BadPicture;
 import illuminar.server.account.Member;
+import illuminar.server.account.Right;
 import illuminar.server.job.Job;
 import illuminar.server.job.Jobs;
 import illuminar.server.recipe.RecipeJson;
@@ -156,6 +157,7 @@ class IntakeController {
 
   record IntakeOrder(@NotNull List<WantedView> views) {}
 
+  @Right.ToTakeIn
   @PostMapping("/shoots/{shoot}/intake")
   @ResponseStatus(HttpStatus.ACCEPTED)
   Jobs.Told accept(

@@ -2,6 +2,7 @@ package illuminar.server.shoot;
 
 import illuminar.core.frame.Role;
 import illuminar.server.account.Member;
+import illuminar.server.account.Right;
 import jakarta.validation.constraints.NotNull;
 import java.time.Instant;
 import java.time.LocalDateTime;
@@ -78,6 +79,7 @@ class ShootController {
     return service.all(member.studio()).stream().map(this::card).toList();
   }
 
+  @Right.ToTakeIn
   @PostMapping("/shoots")
   @ResponseStatus(HttpStatus.CREATED)
   ShootCard create(@AuthenticationPrincipal Member member, @RequestBody Named body) {

@@ -2,6 +2,7 @@ package illuminar.server.storage;
 
 import java.io.IOException;
 import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.security.DigestInputStream;
@@ -24,6 +25,13 @@ public final class Sha256 {
         // the digest reads along
       }
     }
+    return words(digest);
+  }
+
+  /** Of words, in UTF-8. */
+  public static String of(String text) {
+    MessageDigest digest = digest();
+    digest.update(text.getBytes(StandardCharsets.UTF_8));
     return words(digest);
   }
 

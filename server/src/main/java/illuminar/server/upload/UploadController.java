@@ -1,6 +1,7 @@
 package illuminar.server.upload;
 
 import illuminar.server.account.Member;
+import illuminar.server.account.Right;
 import illuminar.server.shoot.ShootService;
 import illuminar.server.web.Problem;
 import io.swagger.v3.oas.annotations.Hidden;
@@ -25,6 +26,7 @@ import org.springframework.web.bind.annotation.RestController;
 /** Files that are sent for a shoot. */
 @RestController
 @RequestMapping("/api/shoots/{shoot}")
+@Right.ToTakeIn
 class UploadController {
   /** Files that are asked about at once. */
   private static final int MOST = 10_000;

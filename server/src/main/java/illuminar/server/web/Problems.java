@@ -9,6 +9,7 @@ import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.security.access.AccessDeniedException;
 import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
@@ -39,6 +40,12 @@ class Problems extends ResponseEntityExceptionHandler {
     return NestedExceptionUtils.getMostSpecificCause(e) instanceof IllegalArgumentException refused
         ? ResponseEntity.unprocessableContent().body(refused(refused))
         : super.handleHttpMessageNotReadable(e, headers, status, request);
+  }
+
+  @ExceptionHandler(AccessDeniedException.class)
+  ProblemDetail notAllowed(AccessDeniedException e) {
+    return ProblemDetail.forStatusAndDetail(
+        HttpStatus.FORBIDDEN, "Your role in the studio does not allow this; an owner can.");
   }
 
   @ExceptionHandler(OptimisticLockingFailureException.class)

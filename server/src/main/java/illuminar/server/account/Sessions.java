@@ -1,0 +1,57 @@
+package illuminar.server.account;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.UUID;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.context.SecurityContext;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.session.FindByIndexNameSessionRepository;
+import org.springframework.session.Session;
+import org.springframework.stereotype.Component;
+
+/** Sessions of members; they outlive a restart and are seen by every node. */
+@Component
+public class Sessions {
+  private final SecurityContextRepository contexts;
+  private final FindByIndexNameSessionRepository<? extends Session> kept;
+
+  Sessions(
+      SecurityContextRepository contexts,
+      FindByIndexNameSessionRepository<? extends Session> kept) {
+    this.contexts = contexts;
+    this.kept = kept;
+  }
+
+  /** Begins a session; its id is a new one, whatever the browser sent. */
+  public void begin(Account account, HttpServletRequest request, HttpServletResponse response) {
+    if (request.getSession(false) != null) {
+      request.changeSessionId();
+    }
+    Member member = account.member();
+    SecurityContext context = SecurityContextHolder.createEmptyContext();
+    context.setAuthentication(
+        UsernamePasswordAuthenticationToken.authenticated(member, null, member.authorities()));
+    contexts.saveContext(context, request, response);
+  }
+
+  /** Ends the session that a request belongs to. */
+  public void end(HttpServletRequest request) {
+    if (request.getSession(false) != null) {
+      request.getSession().invalidate();
+    }
+  }
+
+  /** Ends all sessions of an account. */
+  public void endAll(UUID account) {
+    endOthers(account, "");
+  }
+
+  /** Ends all sessions of an account but one. */
+  public void endOthers(UUID account, String but) {
+    kept.findByPrincipalName(account.toString()).keySet().stream()
+        .filter(id -> !id.equals(but))
+        .forEach(kept::deleteById);
+  }
+}
