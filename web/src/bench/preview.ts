@@ -70,11 +70,12 @@ export class Preview {
     });
     socket.binaryType = "arraybuffer";
     socket.addEventListener("open", () => {
-      to.connected(true);
       this.busy = false;
       this.sent.clear();
+      // the picture before all that is asked for besides
       (this.next ?? this.lastPicture)?.();
       this.next = undefined;
+      to.connected(true);
     });
     socket.addEventListener("message", (e) => void this.receive(e.data as ArrayBuffer));
     socket.addEventListener("close", () => {

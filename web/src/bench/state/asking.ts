@@ -18,6 +18,9 @@ const THUMB = 88;
 
 let preview: Preview | undefined;
 
+/** Whether nothing has come yet: the first picture is a quick one, and the sharp one follows it. */
+let first = true;
+
 /** What the last picture or mask could not do. */
 let shownProblem = "";
 
@@ -26,6 +29,7 @@ const asked = new Map<string, Region>();
 
 export function connect(view: string) {
   asked.clear();
+  first = true;
   preview = new Preview(view, {
     picture,
     mask: (head, image) => takeMask(head, image, asked.get(head.region)),
@@ -78,13 +82,13 @@ export function askPicture() {
   const { moving, worked, before } = useGesture.getState();
   const raster = seen();
   if (!recipe || !raster) return;
-  const draft = moving && sharpMs > PROMPT;
+  const coarse = moving && sharpMs > PROMPT;
   preview?.picture({
-    draft,
+    draft: coarse || first,
     moving: worked,
     recipe: before ? { ...recipe, passes: recipe.passes.filter((p) => !leftOut(p)) } : recipe,
     frame: alone,
-    raster: draft ? coarser(raster, geometry()) : raster,
+    raster: coarse ? coarser(raster, geometry()) : raster,
     probes: inOrder(),
     quality: moving ? 0.85 : 0.93,
   });
@@ -102,6 +106,11 @@ function picture(head: PictureAnswer, image: ImageBitmap, roundMs: number) {
       ...(sharp ? { sharpMs: roundMs } : {}),
     },
   );
+  if (first) {
+    first = false;
+    askPicture();
+    return;
+  }
   const marks = document.documentElement.dataset;
   marks.sharp = String(sharp);
   marks.pictures = String(Number(marks.pictures ?? 0) + 1);

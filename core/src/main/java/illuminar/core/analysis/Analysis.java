@@ -1,14 +1,21 @@
 package illuminar.core.analysis;
 
 import illuminar.core.colour.Stops;
+import illuminar.core.frame.Frame;
 import illuminar.core.frame.FrameRows;
 import illuminar.core.frame.Frames;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
+import illuminar.core.shelf.Shelf;
+import java.util.Collections;
+import java.util.IdentityHashMap;
 import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * A view's frames on grids small enough to see far, and a place where estimators keep what they
@@ -23,6 +30,7 @@ public final class Analysis {
   public static final int SMALL_EDGE = 144;
 
   private final Frames frames;
+  private final Set<String> ids;
   private final int fullWidth;
   private final int fullHeight;
   private final Raster raster;
@@ -31,9 +39,23 @@ public final class Analysis {
   private final Map<String, Picture> smallDrawn = new ConcurrentHashMap<>();
   private final Map<String, Plane> lightStops = new ConcurrentHashMap<>();
   private final Kept kept = new Kept();
+  private volatile Shelf shelf;
+
+  /** Results that lie on the shelf, or were put there; each by its identity. */
+  private final Set<Object> lying =
+      Collections.synchronizedSet(Collections.newSetFromMap(new IdentityHashMap<>()));
 
   public Analysis(Frames frames) {
+    this(frames, Shelf.NONE);
+  }
+
+  /**
+   * @param shelf where lasting results of these frames lie
+   */
+  public Analysis(Frames frames, Shelf shelf) {
     this.frames = frames;
+    this.shelf = shelf;
+    ids = frames.all().stream().map(Frame::id).collect(Collectors.toUnmodifiableSet());
     fullWidth = frames.width();
     fullHeight = frames.height();
     raster = Raster.fitted(fullWidth, fullHeight, LONG_EDGE);
@@ -65,7 +87,13 @@ public final class Analysis {
   /** A frame at a raster, kept where the raster is one of the two grids; do not modify. */
   public Picture draw(String frame, Raster at) {
     if (at.equals(raster)) {
-      return drawn.computeIfAbsent(frame, id -> drawNow(id, at));
+      Picture there = drawn.get(frame);
+      if (there == null) {
+        // what is asked of one frame on this grid is mostly asked of all
+        frames.ready(ids, at.scale());
+        there = drawn.computeIfAbsent(frame, id -> drawNow(id, at));
+      }
+      return there;
     }
     return at.equals(small)
         ? smallDrawn.computeIfAbsent(frame, id -> drawNow(id, at))
@@ -104,5 +132,43 @@ public final class Analysis {
    */
   public <T> T keep(Class<T> type, Object question, int most, Supplier<T> find) {
     return kept.get(type, question, most, find);
+  }
+
+  /**
+   * The same for a result that is worth keeping beyond this run of the program: it is taken from
+   * the shelf where it lies there, and put there else, also where it was computed before there was
+   * one.
+   */
+  public <T extends Record> T keepLong(Class<T> type, Object question, int most, Supplier<T> find) {
+    Shelf now = shelf;
+    T found = kept.get(type, question, most, () -> now.find(type, question).orElseGet(find));
+    if (now != Shelf.NONE && lying.add(found)) {
+      now.put(question, found);
+    }
+    return found;
+  }
+
+  /** Where lasting results of these frames lie. */
+  public Shelf shelf() {
+    return shelf;
+  }
+
+  /** From now on lasting results lie here. */
+  public void shelve(Shelf on) {
+    shelf = on;
+  }
+
+  /** Bytes of what was drawn and can be drawn again. */
+  public long bytes() {
+    return Stream.of(drawn, smallDrawn)
+        .flatMap(m -> m.values().stream())
+        .mapToLong(p -> 12L * p.width() * p.height())
+        .sum();
+  }
+
+  /** Lets go of what was drawn and can be drawn again. */
+  public void letGo() {
+    drawn.clear();
+    frames.all().forEach(f -> f.pixels().letGo());
   }
 }

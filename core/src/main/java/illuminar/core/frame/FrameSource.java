@@ -183,9 +183,9 @@ abstract sealed class FrameSource {
           sb += blue * blue * weight;
         }
       }
-      r = sr * Pyramid.UNIT;
-      g = sg * Pyramid.UNIT;
-      b = sb * Pyramid.UNIT;
+      r = sr * Halving.UNIT;
+      g = sg * Halving.UNIT;
+      b = sb * Halving.UNIT;
     }
   }
 }

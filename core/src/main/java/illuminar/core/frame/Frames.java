@@ -1,5 +1,6 @@
 package illuminar.core.frame;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 
@@ -48,6 +49,15 @@ public record Frames(List<Frame> all, String anchor, Response response) {
         .filter(f -> f.role() == Role.WINDOW)
         .findFirst()
         .orElseGet(() -> ambient().stream().findFirst().orElseGet(this::anchorFrame));
+  }
+
+  /**
+   * Reads what some of the frames are drawn from at a scale, side by side, where it is not here.
+   *
+   * @param ids of the frames; those that the view does not have are passed over
+   */
+  public void ready(Collection<String> ids, double scale) {
+    all.parallelStream().filter(f -> ids.contains(f.id())).forEach(f -> f.pixels().ready(scale));
   }
 
   public int width() {

@@ -1,51 +1,79 @@
 package illuminar.core.frame;
 
-import illuminar.core.colour.Srgb;
 import illuminar.core.picture.Bands;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
+import java.util.function.Supplier;
 
 /**
  * A frame's pixels at full size and at halved sizes, from which any raster is drawn. Values are
- * display-linear light in the camera's own rendition with sRGB primaries, in [0, 1].
+ * display-linear light in the camera's own rendition with sRGB primaries, in [0, 1]. Safe for many
+ * threads.
  *
- * <p>Halved levels are kept as 16-bit square roots of light. A pyramid may come without its full
- * size (from a stored proxy); {@link #serves} then says which rasters it can draw.
+ * <p>Halved levels are kept as 16-bit square roots of light. What is finer than the levels that are
+ * held may be read when it is asked for, and let go again; what is drawn is the same.
  */
 public final class Pyramid {
   private final int fullWidth;
   private final int fullHeight;
-  private final Optional<Codes> full;
+  private final boolean linear;
   private final List<Level> levels;
+  private final Supplier<Codes> source;
+  private volatile Fine fine;
 
   /** A halved level: {@code power} halvings of the full size; planar codes, three planes. */
-  public record Level(int power, int width, int height, char[] codes) {}
+  public record Level(int power, int width, int height, char[] codes) {
+    long bytes() {
+      return 2L * codes.length;
+    }
+  }
 
-  private Pyramid(int fullWidth, int fullHeight, Optional<Codes> full, List<Level> levels) {
+  /** The full size, and levels that are finer than those held. */
+  private record Fine(Codes codes, List<Level> levels) {
+    long bytes() {
+      return codes.eight().length
+          + 2L * codes.sixteen().length
+          + levels.stream().mapToLong(Level::bytes).sum();
+    }
+  }
+
+  private Pyramid(
+      int fullWidth, int fullHeight, boolean linear, List<Level> levels, Supplier<Codes> source) {
     this.fullWidth = fullWidth;
     this.fullHeight = fullHeight;
-    this.full = full;
+    this.linear = linear;
     this.levels = levels;
+    this.source = source;
   }
 
   /** Builds all levels down to about 64 pixels. {@code codes} is kept, not copied. */
   public static Pyramid of(Codes codes) {
     List<Level> levels = new ArrayList<>();
-    Level level = halve(codes);
+    Level level = Halving.halve(codes);
     levels.add(level);
     while (Math.max(level.width, level.height) > 96) {
-      level = halve(level);
+      level = Halving.halve(level);
       levels.add(level);
     }
-    return new Pyramid(codes.width(), codes.height(), Optional.of(codes), List.copyOf(levels));
+    Pyramid all =
+        new Pyramid(
+            codes.width(), codes.height(), codes.linear(), List.copyOf(levels), () -> codes);
+    all.fine = new Fine(codes, List.of());
+    return all;
   }
 
-  /** From stored levels alone; the first is the finest. */
-  public static Pyramid ofLevels(int fullWidth, int fullHeight, List<Level> levels) {
-    return new Pyramid(fullWidth, fullHeight, Optional.empty(), List.copyOf(levels));
+  /**
+   * From some of a frame's levels, without its full size.
+   *
+   * @param linear whether its codes are proportional to light
+   * @param levels the coarsest is the last; none between the first and the last is missing
+   * @param source reads the full size; asked when something finer than the first level is drawn
+   */
+  public static Pyramid ofLevels(
+      int fullWidth, int fullHeight, boolean linear, List<Level> levels, Supplier<Codes> source) {
+    return new Pyramid(fullWidth, fullHeight, linear, List.copyOf(levels), source);
   }
 
   public int width() {
@@ -56,157 +84,66 @@ public final class Pyramid {
     return fullHeight;
   }
 
-  /** The full-size codes, where they are present. */
-  public Optional<Codes> full() {
-    return full;
+  /**
+   * The same frame, all of it here, which can let go of what is halved less than {@code power}
+   * times.
+   *
+   * @param again reads the full size again
+   */
+  public Pyramid readAgain(int power, Supplier<Codes> again) {
+    List<Level> coarse = levelsFrom(Math.min(power, halvings()));
+    Pyramid out = new Pyramid(fullWidth, fullHeight, linear, coarse, again);
+    List<Level> finer = levels.subList(0, levels.size() - coarse.size());
+    out.fine = new Fine(fine().codes, List.copyOf(finer));
+    return out;
   }
 
-  /** Levels of at most {@code longEdge} pixels, for storing as a proxy. */
-  public List<Level> levelsUpTo(int longEdge) {
-    List<Level> small =
-        levels.stream().filter(l -> Math.max(l.width, l.height) <= longEdge).toList();
-    return small.isEmpty() ? levels.subList(levels.size() - 1, levels.size()) : small;
+  /** Whether the frame's codes are proportional to light. */
+  public boolean linear() {
+    return linear;
   }
 
-  /** Whether a raster of this scale can be drawn from what is here without enlarging. */
-  public boolean serves(double scale) {
-    return full.isPresent() || scale <= Math.scalb(1.0, -levels.get(0).power) * 1.0001;
+  /** The levels that are halved at least {@code power} times, finest first. */
+  public List<Level> levelsFrom(int power) {
+    return levels.stream().filter(l -> l.power >= power).toList();
   }
 
   /** Bytes held. */
   public long bytes() {
-    long sum = full.map(c -> c.eight().length + 2L * c.sixteen().length).orElse(0L);
-    for (Level l : levels) {
-      sum += 2L * l.codes.length;
-    }
-    return sum;
+    Fine now = fine;
+    return (now == null ? 0 : now.bytes()) + levels.stream().mapToLong(Level::bytes).sum();
   }
 
-  private static float[] displayTable8() {
-    float[] t = new float[256];
-    for (int i = 0; i < 256; i++) {
-      t[i] = Srgb.decode8(i);
-    }
-    return t;
-  }
-
-  private static final float[] DISPLAY_8 = displayTable8();
-  private static final Response STANDARD = Response.standard();
-
-  private static final class Sixteen {
-    static final float[] ENCODED = table(false);
-    static final float[] LINEAR = table(true);
-
-    private static float[] table(boolean linear) {
-      float[] t = new float[65536];
-      for (int i = 0; i < t.length; i++) {
-        t[i] = linear ? STANDARD.toDisplay(1, i / 65535f) : (float) Srgb.decode(i / 65535.0);
-      }
-      return t;
+  /** Lets go of what can be read again; whoever draws from it now still can. */
+  public void letGo() {
+    if (levels.get(0).power > 1) {
+      fine = null;
     }
   }
 
-  private static float[] table(Codes codes) {
-    return codes.is8() ? DISPLAY_8 : codes.linear() ? Sixteen.LINEAR : Sixteen.ENCODED;
-  }
-
-  private static char root(float v) {
-    return (char) (int) ((float) Math.sqrt(v) * 65535 + 0.5f);
-  }
-
-  private static Level halve(Codes codes) {
-    int w = (codes.width() + 1) / 2;
-    int h = (codes.height() + 1) / 2;
-    char[] out = new char[3 * w * h];
-    float[] quarter = table(codes).clone();
-    for (int i = 0; i < quarter.length; i++) {
-      quarter[i] /= 4;
-    }
-    Bands.of(
-        h,
-        32,
-        (from, to) -> {
-          for (int y = from; y < to; y++) {
-            int top = 2 * y * codes.width();
-            int low = Math.min(codes.height() - 1, 2 * y + 1) * codes.width();
-            if (codes.is8()) {
-              halve(codes.eight(), quarter, codes.width(), top, low, out, y * w, w, w * h);
-            } else {
-              halve(codes.sixteen(), quarter, codes.width(), top, low, out, y * w, w, w * h);
-            }
-          }
-        });
-    return new Level(1, w, h, out);
-  }
-
-  private static void halve(
-      byte[] in, float[] quarter, int width, int top, int low, char[] out, int at, int w, int n) {
-    for (int x = 0; x < w; x++) {
-      int right = 2 * x + 1 < width ? 3 : 0;
-      int a = (top + 2 * x) * 3;
-      int b = (low + 2 * x) * 3;
-      for (int k = 0; k < 3; k++) {
-        out[at + k * n + x] =
-            root(
-                quarter[in[a + k] & 255]
-                    + quarter[in[a + right + k] & 255]
-                    + quarter[in[b + k] & 255]
-                    + quarter[in[b + right + k] & 255]);
+  /** The full size, read where it is not here. */
+  private Fine fine() {
+    Fine now = fine;
+    if (now == null) {
+      synchronized (this) {
+        now = fine;
+        if (now == null) {
+          Codes codes = source.get();
+          now = new Fine(codes, finer(codes));
+          fine = now;
+        }
       }
     }
+    return now;
   }
 
-  private static void halve(
-      short[] in, float[] quarter, int width, int top, int low, char[] out, int at, int w, int n) {
-    for (int x = 0; x < w; x++) {
-      int right = 2 * x + 1 < width ? 3 : 0;
-      int a = (top + 2 * x) * 3;
-      int b = (low + 2 * x) * 3;
-      for (int k = 0; k < 3; k++) {
-        out[at + k * n + x] =
-            root(
-                quarter[in[a + k] & 65535]
-                    + quarter[in[a + right + k] & 65535]
-                    + quarter[in[b + k] & 65535]
-                    + quarter[in[b + right + k] & 65535]);
-      }
+  /** The levels finer than the first that is held. */
+  private List<Level> finer(Codes codes) {
+    List<Level> out = new ArrayList<>();
+    for (int power = 1; power < levels.get(0).power; power++) {
+      out.add(power == 1 ? Halving.halve(codes) : Halving.halve(out.get(out.size() - 1)));
     }
-  }
-
-  private static Level halve(Level from) {
-    int w = (from.width + 1) / 2;
-    int h = (from.height + 1) / 2;
-    char[] out = new char[3 * w * h];
-    Bands.of(
-        3 * h,
-        64,
-        (first, end) -> {
-          for (int k = first; k < end; k++) {
-            int plane = k / h * from.width * from.height;
-            int y = k % h;
-            int a = plane + 2 * y * from.width;
-            int b = plane + Math.min(from.height - 1, 2 * y + 1) * from.width;
-            for (int x = 0; x < w; x++) {
-              int xa = 2 * x;
-              int xb = Math.min(from.width - 1, 2 * x + 1);
-              float sum =
-                  sq(from.codes[a + xa])
-                      + sq(from.codes[a + xb])
-                      + sq(from.codes[b + xa])
-                      + sq(from.codes[b + xb]);
-              out[k * w + x] = root(sum * QUARTER);
-            }
-          }
-        });
-    return new Level(from.power + 1, w, h, out);
-  }
-
-  private static final float QUARTER = 1f / (4f * 65535f * 65535f);
-
-  static final float UNIT = 1f / (65535f * 65535f);
-
-  private static float sq(char v) {
-    return (float) v * v;
+    return List.copyOf(out);
   }
 
   /**
@@ -236,47 +173,27 @@ public final class Pyramid {
 
   /** The frame halved {@code power} times and not moved, display-linear; 0 is its full size. */
   public Picture halved(int power) {
-    for (Level l : levels) {
-      if (l.power == power) {
-        Picture out = Picture.of(l.width, l.height);
-        int n = l.width * l.height;
-        for (int c = 0; c < 3; c++) {
-          float[] light = out.channel(c);
-          for (int i = 0; i < n; i++) {
-            light[i] = sq(l.codes[c * n + i]) * UNIT;
-          }
-        }
-        return out;
+    if (power == 0) {
+      return draw(Raster.whole(fullWidth, fullHeight, 1), Similarity.NONE, fullWidth, fullHeight);
+    }
+    Level l = level(power);
+    Picture out = Picture.of(l.width, l.height);
+    int n = l.width * l.height;
+    for (int c = 0; c < 3; c++) {
+      float[] light = out.channel(c);
+      for (int i = 0; i < n; i++) {
+        light[i] = Halving.sq(l.codes[c * n + i]) * Halving.UNIT;
       }
     }
-    return draw(
-        Raster.whole(fullWidth, fullHeight, Math.scalb(1.0, -power)),
-        Similarity.NONE,
-        fullWidth,
-        fullHeight);
+    return out;
   }
 
   /** A reader of this frame's rows at the pixels of a raster of the anchor, for one thread. */
   public FrameRows rows(Raster raster, Similarity toFrame, int anchorWidth, int anchorHeight) {
-    int power = 0;
-    while (power < levels.size() && raster.scale() * (3 << power) <= 1.0001) {
-      power++;
-    }
-    FrameSource source;
-    if (power == 0 && full.isPresent()) {
-      Codes codes = full.get();
-      source =
-          codes.is8()
-              ? new FrameSource.Eight(codes, table(codes))
-              : new FrameSource.Sixteen(codes, table(codes));
-    } else {
-      Level level = level(power);
-      power = level.power;
-      source = new FrameSource.Halved(level);
-    }
+    int power = power(raster.scale());
     return new FrameRows(
         raster,
-        source,
+        power == 0 ? whole(fine().codes) : new FrameSource.Halved(level(power)),
         Math.scalb(1.0, -power),
         toFrame,
         fullWidth,
@@ -285,13 +202,33 @@ public final class Pyramid {
         anchorHeight);
   }
 
-  /** The coarsest level that is fine enough. */
-  private Level level(int power) {
-    for (Level l : levels) {
-      if (l.power >= power) {
-        return l;
-      }
+  /** How often the level is halved that a raster of this scale is drawn from. */
+  private int power(double scale) {
+    int power = 0;
+    while (power < halvings() && scale * (3 << power) <= 1.0001) {
+      power++;
     }
-    return levels.get(levels.size() - 1);
+    return power;
+  }
+
+  /** Reads what rasters of this scale are drawn from, where it is not here. */
+  void ready(double scale) {
+    if (power(scale) < levels.get(0).power) {
+      fine();
+    }
+  }
+
+  private static FrameSource whole(Codes codes) {
+    return codes.is8()
+        ? new FrameSource.Eight(codes, Halving.table(codes))
+        : new FrameSource.Sixteen(codes, Halving.table(codes));
+  }
+
+  /** A level from 1 to {@link #halvings}; the coarsest, where fewer are asked of it. */
+  private Level level(int power) {
+    int first = levels.get(0).power;
+    return power < first
+        ? fine().levels.get(power - 1)
+        : levels.get(Math.min(power - first, levels.size() - 1));
   }
 }

@@ -12,6 +12,7 @@ import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
 import java.util.stream.Stream;
 
 /**
@@ -132,7 +133,7 @@ public final class EvenBlendWork implements GroundWork {
   }
 
   @Override
-  public Picture draw(Raster raster) {
+  public Picture draw(Raster raster, Function<String, Picture> drawn) {
     Picture out = Picture.of(raster.width(), raster.height());
     boolean coarse = raster.scale() <= analysis.raster().scale() * 1.0001;
     Plane[] planes = Stream.concat(Stream.of(added), weights.stream()).toArray(Plane[]::new);

@@ -9,7 +9,7 @@ import java.util.function.Function;
 /** Grounds of several frames made ready on the analysis grid, and kept there. */
 public final class Grounds {
   /** Grounds that are kept of a view. */
-  private static final int MOST = 4;
+  static final int MOST = 4;
 
   private Grounds() {}
 
@@ -19,10 +19,9 @@ public final class Grounds {
         EvenBlendWork.class, blend, MOST, () -> new EvenBlendWork(blend, analysis));
   }
 
-  /** A radiance merge made ready; kept. */
+  /** A radiance merge made ready; what it stands on is kept. */
   public static RadianceMergeWork of(Ground.RadianceMerge merge, Analysis analysis) {
-    return analysis.keep(
-        RadianceMergeWork.class, merge, MOST, () -> new RadianceMergeWork(merge, analysis));
+    return new RadianceMergeWork(merge, analysis);
   }
 
   /**
@@ -37,7 +36,7 @@ public final class Grounds {
       WorkingSpace.fromSrgb(p.planes());
       return p;
     }
-    return of(ground, analysis).draw(raster);
+    return of(ground, analysis).draw(raster, frames);
   }
 
   /**

@@ -16,6 +16,7 @@ import illuminar.core.picture.Raster;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.function.Function;
 
 /**
  * A radiance merge: of the light that the frames measured together ({@link MergedLight}), the wide
@@ -47,36 +48,53 @@ public final class RadianceMergeWork implements GroundWork {
 
   private final Ground.RadianceMerge merge;
   private final Analysis analysis;
-  private final Guided base;
-  private final float middle;
   private final MergedLight merged;
-  private final List<MovingThings.Thing> things;
-  private final List<Plane> favoured;
-  private final LightEnd end;
+  private final Base base;
+
+  /**
+   * What a merge stands on, found on the analysis grid.
+   *
+   * @param wide the wide differences of the light, by its tones
+   * @param middle of the wide tones
+   * @param favoured which frame is favoured where, for each; none where nothing moves
+   */
+  private record Base(
+      Guided wide,
+      float middle,
+      List<MovingThings.Thing> things,
+      List<Plane> favoured,
+      LightEnd end) {}
 
   /** Finds the base on the analysis grid. */
   public RadianceMergeWork(Ground.RadianceMerge merge, Analysis analysis) {
     this.merge = merge;
     this.analysis = analysis;
     merged = MergedLight.of(analysis, merge.frames());
+    base = analysis.keepLong(Base.class, merge, Grounds.MOST, this::found);
+  }
+
+  private Base found() {
     Raster grid = analysis.raster();
     Plane moving = MovingThings.moving(merge, analysis);
     List<MovingThings.Taken> taken = MovingThings.found(moving, merge, this::measured);
-    things = taken.stream().map(MovingThings.Taken::thing).toList();
-    favoured = favoured(taken, moving);
+    List<MovingThings.Thing> things = taken.stream().map(MovingThings.Taken::thing).toList();
+    List<Plane> favoured = favoured(taken, moving);
     MergedLight.Tones light =
-        favoured.isEmpty() ? merged.onGrid(analysis) : MergedLight.Tones.of(light(grid));
+        favoured.isEmpty()
+            ? merged.onGrid(analysis)
+            : MergedLight.Tones.of(light(grid, id -> analysis.draw(id, grid), favoured));
     Plane stops = Plane.of(grid.width(), grid.height());
     for (int i = 0; i < stops.data().length; i++) {
       stops.data()[i] = Stops.of(light.luminance().data()[i]);
     }
     int radius = Math.max(2, Math.round(grid.width() * 0.02f));
-    base = Guided.of(stops, stops, radius, EDGE);
-    float[] wide = base.on(stops).data();
+    Guided guided = Guided.of(stops, stops, radius, EDGE);
+    float[] wide = guided.on(stops).data();
     float[] sorted = wide.clone();
     Arrays.parallelSort(sorted);
-    middle = sorted[sorted.length / 2];
-    end = LightEnd.of(lightest(light.most(), wide));
+    float middle = sorted[sorted.length / 2];
+    LightEnd end = LightEnd.of(lightest(light.most(), wide, middle));
+    return new Base(guided, middle, things, favoured, end);
   }
 
   /** How well a frame measures the light at pixels of the analysis grid, together. */
@@ -104,11 +122,11 @@ public final class RadianceMergeWork implements GroundWork {
     return out;
   }
 
-  private Picture light(Raster raster) {
-    return merged.draw(raster, id -> analysis.draw(id, raster), () -> favour(raster));
+  private Picture light(Raster raster, Function<String, Picture> frames, List<Plane> favoured) {
+    return merged.draw(raster, frames, () -> favour(raster, favoured));
   }
 
-  private MergedLight.Favour favour(Raster raster) {
+  private MergedLight.Favour favour(Raster raster, List<Plane> favoured) {
     if (favoured.isEmpty()) {
       return MergedLight.Favour.NONE;
     }
@@ -123,21 +141,21 @@ public final class RadianceMergeWork implements GroundWork {
 
   @Override
   public List<MovingThings.Thing> things() {
-    return things;
+    return base.things;
   }
 
   /** Tone that all but the lightest thousandth stay below, by the brightest channel. */
-  private float lightest(Plane most, float[] wide) {
+  private float lightest(Plane most, float[] wide, float middle) {
     float[] tones = new float[wide.length];
     for (int i = 0; i < tones.length; i++) {
-      tones[i] = Stops.of(most.data()[i]) + exposure(wide[i]);
+      tones[i] = Stops.of(most.data()[i]) + exposure(wide[i], middle);
     }
     Arrays.parallelSort(tones);
     return Math.min(MOST, tones[(int) ((1 - LIGHTEST) * (tones.length - 1))]);
   }
 
   /** Stops by which a place is exposed, its wide light compressed. */
-  private float exposure(float wide) {
+  private float exposure(float wide, float middle) {
     return (float) (merge.exposure() - merge.compression() * (wide - middle));
   }
 
@@ -146,12 +164,16 @@ public final class RadianceMergeWork implements GroundWork {
   }
 
   @Override
-  public Picture draw(Raster raster) {
+  public Picture draw(Raster raster, Function<String, Picture> frames) {
     int w = raster.width();
-    Picture light = light(raster);
+    Picture light = light(raster, frames, base.favoured);
     MapRows[] maps =
         MapRows.of(
-            analysis.fullWidth(), analysis.fullHeight(), raster, base.slope(), base.offset());
+            analysis.fullWidth(),
+            analysis.fullHeight(),
+            raster,
+            base.wide.slope(),
+            base.wide.offset());
     FrameRows towards = analysis.rows(merge.towards(), raster);
     float[][] calm = new float[3][w];
     float[] slope = new float[w];
@@ -167,7 +189,7 @@ public final class RadianceMergeWork implements GroundWork {
       for (int x = 0; x < w; x++) {
         int i = j * w + x;
         float stops = tone(light, i);
-        rendered(light, i, stops, exposure(slope[x] * stops + offset[x]), shown);
+        rendered(light, i, stops, exposure(slope[x] * stops + offset[x], base.middle), shown);
         for (int c = 0; c < 3; c++) {
           light.channel(c)[i] = share > 0 ? calmed(shown[c], calm[c][x], share) : shown[c];
         }
@@ -191,7 +213,7 @@ public final class RadianceMergeWork implements GroundWork {
     if (asLit > 0) {
       // half by the brightest channel, so that few colours become too bright to be shown
       float most = (Stops.of(light.mostAt(i)) + stops) / 2;
-      lit = Stops.light(soft(MIDDLE + exposure + most - middle) - most);
+      lit = Stops.light(soft(MIDDLE + exposure + most - base.middle) - most);
     }
     for (int c = 0; c < 3; c++) {
       float of = light.channel(c)[i];
@@ -203,7 +225,7 @@ public final class RadianceMergeWork implements GroundWork {
   /** Stops by which a pixel is darker than exposed, so that it does not burn. */
   private float held(Picture light, int i, float exposure) {
     float tone = Stops.of(light.mostAt(i)) + exposure;
-    return (float) merge.held() * (end.held(tone) - tone);
+    return (float) merge.held() * (base.end.held(tone) - tone);
   }
 
   /** Draws the light end together below white, as film does. */

@@ -94,7 +94,7 @@ public record LinedUp(Frames frames, List<LineUp.Placed> placed) {
 
   private static Response response(
       List<Taken> taken, List<LineUp.Placed> placed, List<Frame> frames) {
-    if (taken.stream().allMatch(t -> t.pixels.full().map(c -> c.linear()).orElse(false))) {
+    if (taken.stream().allMatch(t -> t.pixels.linear())) {
       return Response.standard();
     }
     List<Frame> bracket = told(taken, placed).stream().map(frames::get).toList();

@@ -57,7 +57,7 @@ final class EdgeTrue {
       return sharp;
     }
     Plane edges =
-        sources.keep(
+        sources.keepLong(
             List.of(territory, "edges"),
             Plane.class,
             sources.analysis().raster().pixels() * 4L,
@@ -95,7 +95,7 @@ final class EdgeTrue {
     Analysis analysis = sources.analysis();
     Raster grid = analysis.raster();
     ColourGuided guided =
-        sources.keep(
+        sources.keepLong(
             List.of(territory, "edge"), ColourGuided.class, grid.pixels() * 16L, this::followed);
     MapRows[] maps = MapRows.of(analysis.fullWidth(), analysis.fullHeight(), raster, guided.maps());
     Plane[] guide = guide(raster);

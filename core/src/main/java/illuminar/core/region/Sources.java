@@ -46,6 +46,14 @@ public interface Sources {
   /** Keeps under a key what many tiles read. */
   <T> T keep(Object key, Class<T> type, long bytes, Supplier<T> make);
 
+  /**
+   * The same for what is worth keeping beyond this run of the program; not for what depends on what
+   * lies below a pass.
+   */
+  default <T extends Record> T keepLong(Object key, Class<T> type, long bytes, Supplier<T> make) {
+    return keep(key, type, bytes, () -> analysis().shelf().get(type, key, make));
+  }
+
   /** Draws one frame at a raster, display-linear. */
   interface Frames extends Function<Raster, Function<String, Picture>> {}
 

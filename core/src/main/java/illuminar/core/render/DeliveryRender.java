@@ -49,6 +49,7 @@ public final class DeliveryRender {
    * @param tileWidth width of a tile; any value gives the same pixels
    */
   public void deliver(Recipe recipe, double scale, int tileWidth, int tileHeight, Sink sink) {
+    analysis.frames().ready(recipe.frames(), scale);
     Plan plan = planner.plan(recipe);
     Raster whole = Raster.whole(analysis.fullWidth(), analysis.fullHeight(), scale);
     int margin = plan.margin(0, plan.size(), scale);

@@ -35,6 +35,14 @@ final class Masks {
     this.grounds = grounds;
   }
 
+  long bytes() {
+    return wide.bytes();
+  }
+
+  void letGo() {
+    wide.clear();
+  }
+
   private record Key(Territory region, boolean outside, Raster raster) {}
 
   private record GroundKey(Ground ground, Raster raster) {}

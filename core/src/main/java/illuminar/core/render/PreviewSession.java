@@ -32,12 +32,14 @@ public final class PreviewSession {
   private final Masks masks;
   private final Planner planner;
   private final Layers layers;
+  private final RenderCache cache;
 
   /**
    * @param cache where intermediates are kept
    */
   public PreviewSession(Analysis analysis, RenderCache cache) {
     this.analysis = analysis;
+    this.cache = cache;
     frames = new FrameStore(analysis, cache);
     masks = new Masks(analysis, frames, cache, this::wholeGround);
     planner = new Planner(analysis, masks, frames);
@@ -46,6 +48,19 @@ public final class PreviewSession {
 
   public Analysis analysis() {
     return analysis;
+  }
+
+  /** Bytes of what is kept and can be worked out or read again. */
+  public long bytes() {
+    long frames = analysis.frames().all().stream().mapToLong(f -> f.pixels().bytes()).sum();
+    return cache.bytes() + masks.bytes() + analysis.bytes() + frames;
+  }
+
+  /** Lets go of all that can be worked out or read again; whoever works with it now still can. */
+  public void letGo() {
+    cache.clear();
+    masks.letGo();
+    analysis.letGo();
   }
 
   /** The picture at a raster, linear BT.2020, while no control moves. Not to be modified. */
@@ -75,6 +90,7 @@ public final class PreviewSession {
   }
 
   private Picture picture(Recipe recipe, Raster raster, String moving, int finer) {
+    analysis.frames().ready(recipe.frames(), raster.scale() * finer);
     Plan plan = planner.plan(recipe);
     return layers.top(plan, plan.still(moving), raster, finer);
   }

@@ -52,6 +52,14 @@ public final class RenderCache {
     }
   }
 
+  /** Forgets everything. */
+  public void clear() {
+    synchronized (entries) {
+      entries.clear();
+      bytes = 0;
+    }
+  }
+
   public long bytes() {
     synchronized (entries) {
       return bytes;

@@ -87,7 +87,7 @@ class FusionTest {
     Analysis analysis = room.analysis();
     Ground.EvenBlend twice = new Ground.EvenBlend(List.of("a1", "a1"), 0, "a1");
     Raster raster = Raster.whole(360, 240, 1);
-    Picture out = new EvenBlendWork(twice, analysis).draw(raster);
+    Picture out = new EvenBlendWork(twice, analysis).draw(raster, id -> analysis.draw(id, raster));
     Picture frame = analysis.draw("a1", raster).copy();
     WorkingSpace.fromSrgb(frame.planes());
     for (int i = 0; i < out.g().length; i += 31) {
@@ -100,7 +100,7 @@ class FusionTest {
     Analysis analysis = room.analysis();
     Ground.EvenBlend calm = new Ground.EvenBlend(List.of("a0", "a1", "a2"), 1, "a2");
     Raster raster = Raster.whole(360, 240, 1);
-    Picture out = new EvenBlendWork(calm, analysis).draw(raster);
+    Picture out = new EvenBlendWork(calm, analysis).draw(raster, id -> analysis.draw(id, raster));
     Picture frame = analysis.draw("a2", raster).copy();
     WorkingSpace.fromSrgb(frame.planes());
     for (int i = 0; i < out.g().length; i += 31) {

@@ -33,10 +33,14 @@ class GroundsTest {
     return new Ground.RadianceMerge(ALL, exposure, compression, 0, 0, false, List.of(), 0, "a1");
   }
 
+  private static Picture drawn(GroundWork work, Analysis analysis, Raster raster) {
+    return work.draw(raster, id -> analysis.draw(id, raster));
+  }
+
   /** Uncompressed it is the anchor as it would be without noise: same light, same response. */
   @Test
   void anUncompressedMergeIsTheAnchorsRendition() {
-    Picture merged = Grounds.of(merge(0, 0), ANALYSIS).draw(WHOLE);
+    Picture merged = drawn(Grounds.of(merge(0, 0), ANALYSIS), ANALYSIS, WHOLE);
     double worst = 0;
     for (int y = 4; y < 236; y += 3) {
       for (int x = 4; x < 356; x += 3) {
@@ -62,10 +66,13 @@ class GroundsTest {
   void heldLightsKeepTheCamerasTonesAndTheirOrder() {
     // half the sun, so that the darkest frame burns nowhere
     Analysis analysis = new TestRoom(360, 240, 0.5).analysis();
-    Picture plain = Grounds.of(merge(0, 0), analysis).draw(WHOLE);
+    Picture plain = drawn(Grounds.of(merge(0, 0), analysis), analysis, WHOLE);
     Picture held =
-        Grounds.of(new Ground.RadianceMerge(ALL, 0, 0, 0, 1, false, List.of(), 0, "a1"), analysis)
-            .draw(WHOLE);
+        drawn(
+            Grounds.of(
+                new Ground.RadianceMerge(ALL, 0, 0, 0, 1, false, List.of(), 0, "a1"), analysis),
+            analysis,
+            WHOLE);
     int burnt = 0;
     for (int i = 0; i < WHOLE.pixels(); i++) {
       if (plain.mostAt(i) < 0.4f) {
@@ -90,8 +97,8 @@ class GroundsTest {
 
   @Test
   void compressionBringsRoomAndViewTogetherAndKeepsTexture() {
-    Picture flat = Grounds.of(merge(0, 0.7), ANALYSIS).draw(WHOLE);
-    Picture plain = Grounds.of(merge(0, 0), ANALYSIS).draw(WHOLE);
+    Picture flat = drawn(Grounds.of(merge(0, 0.7), ANALYSIS), ANALYSIS, WHOLE);
+    Picture plain = drawn(Grounds.of(merge(0, 0), ANALYSIS), ANALYSIS, WHOLE);
     int view = 80 * 360 + 140;
     assertThat(plain.g()[view]).as("burnt").isGreaterThan(0.99f);
     assertThat(flat.g()[view]).as("readable").isLessThan(0.9f);
@@ -102,7 +109,7 @@ class GroundsTest {
   @Test
   void asLitColoursAreThoseOfTheLightAndStayBelowWhite() {
     Ground lit = new Ground.RadianceMerge(ALL, 0, 0, 1, 0, false, List.of(), 0, "a1");
-    Picture p = Grounds.of(lit, ANALYSIS).draw(WHOLE);
+    Picture p = drawn(Grounds.of(lit, ANALYSIS), ANALYSIS, WHOLE);
     double off = 0;
     int n = 0;
     for (int y = 4; y < 236; y += 3) {
@@ -131,7 +138,7 @@ class GroundsTest {
   @Test
   void asLitTheMiddleOfTheLightIsAMiddleTone() {
     Ground lit = new Ground.RadianceMerge(ALL, 0, 0, 1, 0, false, List.of(), 0, "a1");
-    Picture p = Grounds.of(lit, ANALYSIS).draw(WHOLE);
+    Picture p = drawn(Grounds.of(lit, ANALYSIS), ANALYSIS, WHOLE);
     float[] tones = new float[WHOLE.pixels()];
     for (int i = 0; i < tones.length; i++) {
       tones[i] = p.luminanceAt(i);
@@ -158,9 +165,9 @@ class GroundsTest {
   @Test
   void tilesMakeNoDifferenceToAMerge() {
     GroundWork work = Grounds.of(merge(0.3, 0.5), ANALYSIS);
-    Picture whole = work.draw(WHOLE);
+    Picture whole = drawn(work, ANALYSIS, WHOLE);
     Raster part = WHOLE.part(31, 57, 200, 90);
-    Picture piece = work.draw(part);
+    Picture piece = drawn(work, ANALYSIS, part);
     assertThat(piece.r()).isEqualTo(whole.part(WHOLE, part).r());
   }
 
@@ -220,15 +227,18 @@ class GroundsTest {
     assertThat(found[190 * 360 + 76]).as("where it went").isGreaterThan(0.9f);
     assertThat(found[60 * 360 + 40]).as("the still wall").isZero();
     assertThat(found[100 * 360 + 140]).as("the view").isZero();
-    Picture plain = Grounds.of(new Ground.EvenBlend(ALL, 0, "a1"), analysis).draw(WHOLE);
+    Picture plain =
+        drawn(Grounds.of(new Ground.EvenBlend(ALL, 0, "a1"), analysis), analysis, WHOLE);
     Picture once =
-        Grounds.of(new Ground.EvenBlend(ALL, 1, 1, 1, true, List.of(), 0, "a1"), analysis)
-            .draw(WHOLE);
+        drawn(
+            Grounds.of(new Ground.EvenBlend(ALL, 1, 1, 1, true, List.of(), 0, "a1"), analysis),
+            analysis,
+            WHOLE);
     // the square is whole in one place, and gone from the other
     assertThat(ghost(once)).isLessThan(0.25 * ghost(plain));
     Ground.RadianceMerge merge =
         new Ground.RadianceMerge(ALL, 0, 0, 1, 1, true, List.of(), 0, "a1");
-    Picture merged = Grounds.of(merge, analysis).draw(WHOLE);
+    Picture merged = drawn(Grounds.of(merge, analysis), analysis, WHOLE);
     assertThat(Grounds.of(merge, analysis).things()).isNotEmpty();
     assertThat(ghost(merged)).isLessThan(0.25 * ghost(plain));
   }

@@ -26,7 +26,7 @@ import org.springframework.stereotype.Component;
 @Component
 public class Covers {
   private static final Logger LOG = LoggerFactory.getLogger(Covers.class);
-  private static final int EDGE = 720;
+  private static final int EDGE = 960;
 
   private final Path folder;
   private final OpenViews open;

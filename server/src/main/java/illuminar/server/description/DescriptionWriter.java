@@ -49,6 +49,7 @@ public final class DescriptionWriter {
                 "--spring.jpa.database-platform=org.hibernate.dialect.PostgreSQLDialect",
                 "--spring.jpa.properties.hibernate.boot.allow_jdbc_metadata_access=false",
                 "--illuminar.demo=false",
+                "--spring.session.jdbc.cleanup-cron=-",
                 "--illuminar.jobs=false",
                 "--logging.level.root=error",
                 "--logging.level.illuminar=error")) {

@@ -68,7 +68,7 @@ public class LineUpWork {
     List<FrameRow> rows = frames.findByViewIdOrderByPosition(viewId);
     int total = rows.size() + 2;
     steps.at(0, total, view.name() + ": reading " + rows.size() + " frames");
-    List<Pyramid> pyramids = loader.pyramids(rows);
+    List<Pyramid> pyramids = loader.whole(rows);
     int anchor = 0;
     for (int i = 0; i < rows.size(); i++) {
       anchor = rows.get(i).id().equals(view.anchorId()) ? i : anchor;
@@ -101,8 +101,8 @@ public class LineUpWork {
           views.saveAndFlush(fresh);
           recipes.begin(viewId, recipe);
         });
-    open.keep(viewId, analysis);
     View ready = views.findById(viewId).orElseThrow();
+    open.keep(ready, analysis);
     covers.refresh(ready, recipes.state(ready));
   }
 }

@@ -1,34 +1,57 @@
 package illuminar.server.sitting;
 
+import illuminar.core.frame.Codes;
 import illuminar.core.frame.Pyramid;
 import illuminar.files.BadPicture;
 import illuminar.files.PictureReader;
+import illuminar.server.kept.KeptFrames;
 import illuminar.server.shoot.FrameRow;
 import illuminar.server.storage.Originals;
 import illuminar.server.web.Problem;
 import java.util.List;
+import java.util.function.Supplier;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 
-/** Reads originals into pyramids, on all cores. */
+/** Frames of views as pyramids, on all cores. */
 @Component
 public class FrameLoader {
   private final Originals originals;
+  private final KeptFrames kept;
 
-  FrameLoader(Originals originals) {
+  FrameLoader(Originals originals, KeptFrames kept) {
     this.originals = originals;
+    this.kept = kept;
   }
 
-  /** The frames at all sizes, display-linear. */
+  /** The frames; their full size is read when it is asked for, and may be let go. */
   public List<Pyramid> pyramids(List<FrameRow> rows) {
     return rows.parallelStream().map(this::pyramid).toList();
   }
 
+  /** The frames with their full size. */
+  public List<Pyramid> whole(List<FrameRow> rows) {
+    return rows.parallelStream().map(this::read).toList();
+  }
+
   private Pyramid pyramid(FrameRow row) {
-    try {
-      return Pyramid.of(PictureReader.pixels(originals.find(row.sha256()), row.name()));
-    } catch (BadPicture e) {
-      throw new Problem(HttpStatus.CONFLICT, e.getMessage());
-    }
+    return kept.find(row.sha256(), source(row)).orElseGet(() -> read(row));
+  }
+
+  private Pyramid read(FrameRow row) {
+    Supplier<Codes> source = source(row);
+    return kept.keep(row.sha256(), Pyramid.of(source.get()), source);
+  }
+
+  private Supplier<Codes> source(FrameRow row) {
+    String sha = row.sha256();
+    String name = row.name();
+    return () -> {
+      try {
+        return PictureReader.pixels(originals.find(sha), name);
+      } catch (BadPicture e) {
+        throw new Problem(HttpStatus.CONFLICT, e.getMessage());
+      }
+    };
   }
 }

@@ -7,6 +7,9 @@ import illuminar.core.frame.Pyramid;
 import illuminar.core.frame.Response;
 import illuminar.core.render.PreviewSession;
 import illuminar.core.render.RenderCache;
+import illuminar.core.shelf.Shelf;
+import illuminar.server.Settings;
+import illuminar.server.kept.KeptFindings;
 import illuminar.server.recipe.RecipeJson;
 import illuminar.server.shoot.FrameRow;
 import illuminar.server.shoot.FrameRows;
@@ -22,25 +25,37 @@ import java.util.concurrent.CompletionException;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 
-/** Views whose frames are in memory, the most recently used few. */
+/**
+ * Views that were lately in use. All together they are bounded in bytes: those not used for longest
+ * let go first of what can be read or worked out again, and are closed if that is not enough.
+ */
 @Component
 public class OpenViews {
-  private static final int MOST = 2;
-  private static final long CACHE = 600_000_000L;
+  /** Bytes of pictures that are kept of one view. */
+  private static final long CACHE = 400_000_000L;
 
   private final FrameRows frames;
   private final FrameLoader loader;
+  private final KeptFindings findings;
   private final RecipeJson json;
+  private final long most;
   private final Map<UUID, CompletableFuture<PreviewSession>> open =
       new LinkedHashMap<>(8, 0.75f, true);
 
-  OpenViews(FrameRows frames, FrameLoader loader, RecipeJson json) {
+  OpenViews(
+      FrameRows frames,
+      FrameLoader loader,
+      KeptFindings findings,
+      RecipeJson json,
+      Settings settings) {
     this.frames = frames;
     this.loader = loader;
+    this.findings = findings;
     this.json = json;
+    most = (long) (settings.open() * Runtime.getRuntime().maxMemory());
   }
 
-  /** The session of a lined-up view; reads the frames where they are not in memory yet. */
+  /** The session of a lined-up view; opens it where it is not open. */
   public PreviewSession session(View view) {
     if (view.state() == View.State.NEW) {
       throw new Problem(HttpStatus.CONFLICT, view.name() + " is not lined up yet.");
@@ -49,19 +64,19 @@ public class OpenViews {
     CompletableFuture<PreviewSession> there;
     synchronized (open) {
       there = open.putIfAbsent(view.id(), mine);
-      trim();
     }
     if (there == null) {
       there = mine;
       try {
         mine.complete(new PreviewSession(read(view), new RenderCache(CACHE)));
-      } catch (RuntimeException e) {
+      } catch (RuntimeException | Error e) {
         synchronized (open) {
           open.remove(view.id());
         }
         mine.completeExceptionally(e);
       }
     }
+    makeRoom();
     try {
       return there.join();
     } catch (CompletionException e) {
@@ -70,18 +85,39 @@ public class OpenViews {
   }
 
   /** Keeps a view open that has just been lined up, so that its bench opens at once. */
-  public void keep(UUID view, Analysis analysis) {
+  public void keep(View view, Analysis analysis) {
+    analysis.shelve(shelf(view, frames.findByViewIdOrderByPosition(view.id())));
     CompletableFuture<PreviewSession> session =
         CompletableFuture.completedFuture(new PreviewSession(analysis, new RenderCache(CACHE)));
     synchronized (open) {
-      open.put(view, session);
-      trim();
+      open.put(view.id(), session);
     }
+    makeRoom();
   }
 
-  private void trim() {
-    while (open.size() > MOST) {
-      open.remove(open.keySet().iterator().next());
+  /** Lets views go until the others fit; the one that is in use now stays whatever it needs. */
+  private void makeRoom() {
+    synchronized (open) {
+      long sum = 0;
+      Map<UUID, PreviewSession> sessions = new LinkedHashMap<>();
+      for (var e : open.entrySet()) {
+        CompletableFuture<PreviewSession> f = e.getValue();
+        if (f.isDone() && !f.isCompletedExceptionally()) {
+          sessions.put(e.getKey(), f.join());
+          sum += f.join().bytes();
+        }
+      }
+      List<UUID> order = new ArrayList<>(sessions.keySet());
+      for (int i = 0; i < order.size() - 1 && sum > most; i++) {
+        PreviewSession session = sessions.get(order.get(i));
+        long before = session.bytes();
+        session.letGo();
+        sum -= before - session.bytes();
+      }
+      for (int i = 0; i < order.size() - 1 && sum > most; i++) {
+        sum -= sessions.get(order.get(i)).bytes();
+        open.remove(order.get(i));
+      }
     }
   }
 
@@ -104,10 +140,19 @@ public class OpenViews {
       FrameRow r = rows.get(i);
       list.add(new Frame(r.id().toString(), r.role(), r.stops(), r.toFrame(), pyramids.get(i)));
     }
-    boolean linear =
-        list.stream().allMatch(f -> f.pixels().full().map(c -> c.linear()).orElse(false));
+    boolean linear = list.stream().allMatch(f -> f.pixels().linear());
     Response response =
         linear ? Response.standard() : Response.of(json.read(view.response(), float[][].class));
-    return new Analysis(new Frames(list, view.anchorId().toString(), response));
+    return new Analysis(new Frames(list, view.anchorId().toString(), response), shelf(view, rows));
+  }
+
+  /** Where what is found in a view's frames lies, by all that it depends on. */
+  private Shelf shelf(View view, List<FrameRow> rows) {
+    List<String> words = new ArrayList<>();
+    words.add(view.anchorId() + " " + view.response());
+    for (FrameRow r : rows) {
+      words.add(r.id() + " " + r.sha256() + " " + r.role() + " " + r.stops() + " " + r.toFrame());
+    }
+    return findings.of(words);
   }
 }

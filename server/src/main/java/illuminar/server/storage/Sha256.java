@@ -30,8 +30,14 @@ public final class Sha256 {
 
   /** Of words, in UTF-8. */
   public static String of(String text) {
+    return of(text, new byte[0]);
+  }
+
+  /** Of words, in UTF-8, and bytes after them. */
+  public static String of(String text, byte[] bytes) {
     MessageDigest digest = digest();
     digest.update(text.getBytes(StandardCharsets.UTF_8));
+    digest.update(bytes);
     return words(digest);
   }
 

@@ -56,7 +56,7 @@ public record Casts(Plane red, Plane blue, Plane glow) {
    *     flash frame's settings
    */
   public static Casts of(Analysis analysis, Source source, String reference) {
-    return analysis.keep(
+    return analysis.keepLong(
         Casts.class,
         List.of(source, reference),
         MOST_KEPT,

@@ -23,7 +23,7 @@ public record Burning(int[] at, float[] luminance) {
    * @throws IllegalArgumentException if the frame is not there
    */
   public static Burning of(Analysis analysis, String frame) {
-    return analysis.keep(Burning.class, frame, MOST_KEPT, () -> found(analysis, frame));
+    return analysis.keepLong(Burning.class, frame, MOST_KEPT, () -> found(analysis, frame));
   }
 
   private static Burning found(Analysis analysis, String frame) {

@@ -57,7 +57,7 @@ public final class Openings {
 
   /** The windows of a view; kept. */
   public static List<Opening> of(Analysis analysis) {
-    return analysis.keep(Found.class, "", 1, () -> new Found(found(analysis))).openings();
+    return analysis.keepLong(Found.class, "", 1, () -> new Found(found(analysis))).openings();
   }
 
   /**

@@ -78,7 +78,7 @@ public record Reflections(String with, String without, float[] share, double par
    */
   public static Reflections of(Analysis analysis, String frame, float[] glass) {
     Asked asked = new Asked(frame, glass.clone());
-    return analysis.keep(Reflections.class, asked, MOST_KEPT, () -> found(analysis, asked));
+    return analysis.keepLong(Reflections.class, asked, MOST_KEPT, () -> found(analysis, asked));
   }
 
   /**

@@ -1,0 +1,70 @@
+package illuminar.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.net.http.WebSocket;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+/** A view opens after a restart from what was kept, without its originals, as far as they go. */
+class OpeningTest {
+  private static final String ASK =
+      "{\"kind\":\"picture\",\"seq\":%d,\"frame\":\"\",\"probes\":[],\"quality\":1,\"draft\":true,"
+          + "\"moving\":\"\",\"raster\":{\"scale\":%s,\"x\":0,\"y\":0,\"width\":%d,\"height\":%d},\"recipe\":%s}";
+
+  private static Line.Answer draft(TestServer server, Visitor visitor, String view, double scale)
+      throws InterruptedException {
+    JsonNode recipe = visitor.json("/api/views/" + view + "/recipe").path("recipe");
+    JsonNode sheet = visitor.json("/api/views/" + view);
+    int width = (int) (sheet.path("width").asInt() * scale);
+    int height = (int) (sheet.path("height").asInt() * scale);
+    Line line = new Line();
+    WebSocket socket = line.join(server.url(), visitor, view);
+    socket.sendText(ASK.formatted(1, scale, width, height, recipe), true).join();
+    Line.Answer answer = line.next();
+    socket.abort();
+    return answer;
+  }
+
+  private static List<Path> originals(TestServer server) throws IOException {
+    try (Stream<Path> all = Files.walk(server.home().resolve("originals"))) {
+      return all.filter(Files::isRegularFile).toList();
+    }
+  }
+
+  @Test
+  void aColdViewShowsTheSameWithoutReadingItsFrames() throws Exception {
+    try (TestServer server =
+        new TestServer("opening_" + System.getProperty("illuminar.fork", "test"))) {
+      Visitor visitor = new Visitor(server.url()).signedIn();
+      String view = visitor.firstView(visitor.demoShoot());
+      Line.Answer warm = draft(server, visitor, view, 0.125);
+      assertThat(warm.head().path("kind").asString()).isEqualTo("picture");
+      byte[] cover = visitor.bytes("/api/views/" + view + "/cover");
+      server.stop();
+      for (Path p : originals(server)) {
+        Files.move(p, p.resolveSibling(p.getFileName() + ".away"));
+      }
+      server.start();
+      visitor.moved(server.url());
+      assertThat(visitor.bytes("/api/views/" + view + "/cover")).isEqualTo(cover);
+      Line.Answer cold = draft(server, visitor, view, 0.125);
+      assertThat(cold.body()).isEqualTo(warm.body());
+      JsonNode fine = draft(server, visitor, view, 0.5).head();
+      assertThat(fine.path("kind").asString())
+          .as("an original that is not there")
+          .isEqualTo("problem");
+      for (Path p : originals(server)) {
+        Files.move(p, p.resolveSibling(p.getFileName().toString().replace(".away", "")));
+      }
+      assertThat(draft(server, visitor, view, 0.5).head().path("kind").asString())
+          .as("the view has not been spoiled by it")
+          .isEqualTo("picture");
+    }
+  }
+}
