@@ -1,13 +1,7 @@
 package illuminar.files;
 
 import illuminar.core.frame.Codes;
-import java.awt.color.ColorSpace;
-import java.awt.color.ICC_ColorSpace;
-import java.awt.color.ICC_Profile;
 import java.awt.image.BufferedImage;
-import java.awt.image.ColorConvertOp;
-import java.awt.image.DataBuffer;
-import java.awt.image.Raster;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -71,7 +65,10 @@ public final class PictureReader {
       reader.setInput(in, true, false);
       return use.with(reader, format);
     } catch (IOException | RuntimeException e) {
-      throw new BadPicture(name, "the file is damaged or cut short (" + e.getMessage() + ")", e);
+      // what Java's reader says of a JPEG in CMYK
+      throw String.valueOf(e.getMessage()).contains("Unsupported Image Type")
+          ? new BadPicture(name, "its colours are neither RGB nor grey; convert it to RGB", e)
+          : new BadPicture(name, "the file is damaged or cut short (" + e.getMessage() + ")", e);
     } finally {
       reader.dispose();
     }
@@ -106,7 +103,7 @@ public final class PictureReader {
     if (image.getWidth() != header.width() || image.getHeight() != header.height()) {
       throw new BadPicture(name, "the pixels do not fit the header");
     }
-    return Upright.turn(codes(image, name), orientation);
+    return Upright.turn(SrgbCodes.of(image, name), orientation);
   }
 
   private static boolean raw(Header header) {
@@ -125,87 +122,6 @@ public final class PictureReader {
   public static Header upright(Path file, String name) throws BadPicture {
     Header header = header(file, name);
     return capture(file, name).orientation() >= 5 ? header.turned() : header;
-  }
-
-  private static Codes codes(BufferedImage image, String name) throws BadPicture {
-    Raster raster = image.getRaster();
-    int w = image.getWidth();
-    int h = image.getHeight();
-    boolean sixteen = raster.getTransferType() == DataBuffer.TYPE_USHORT;
-    if (!sixteen
-        && raster.getTransferType() != DataBuffer.TYPE_BYTE
-        && image.getType() == BufferedImage.TYPE_CUSTOM) {
-      throw new BadPicture(name, "only 8 and 16 bits per channel can be read");
-    }
-    boolean linear = sixteen && linear(image.getColorModel().getColorSpace());
-    int bands = raster.getNumBands();
-    if (sixteen) {
-      short[] out = new short[w * h * 3];
-      int[] row = new int[w * bands];
-      for (int y = 0; y < h; y++) {
-        raster.getPixels(0, y, w, 1, row);
-        for (int x = 0; x < w; x++) {
-          for (int c = 0; c < 3; c++) {
-            out[(y * w + x) * 3 + c] = (short) row[x * bands + (bands >= 3 ? c : 0)];
-          }
-        }
-      }
-      return Codes.of16(w, h, out, linear);
-    }
-    return Codes.of8(w, h, bytes(image));
-  }
-
-  private static byte[] bytes(BufferedImage image) {
-    int w = image.getWidth();
-    int h = image.getHeight();
-    ColorSpace space = image.getColorModel().getColorSpace();
-    BufferedImage source = image;
-    boolean plain =
-        space.isCS_sRGB()
-            || space.getType() != ColorSpace.TYPE_RGB
-            || image.getColorModel() instanceof java.awt.image.IndexColorModel;
-    if (!plain) {
-      BufferedImage srgb = new BufferedImage(w, h, BufferedImage.TYPE_3BYTE_BGR);
-      new ColorConvertOp(null).filter(image, srgb);
-      source = srgb;
-    }
-    byte[] out = new byte[w * h * 3];
-    if (source.getType() == BufferedImage.TYPE_3BYTE_BGR) {
-      byte[] bgr = ((java.awt.image.DataBufferByte) source.getRaster().getDataBuffer()).getData();
-      for (int i = 0; i < out.length; i += 3) {
-        out[i] = bgr[i + 2];
-        out[i + 1] = bgr[i + 1];
-        out[i + 2] = bgr[i];
-      }
-      return out;
-    }
-    int[] row = new int[w];
-    for (int y = 0; y < h; y++) {
-      source.getRGB(0, y, w, 1, row, 0, w);
-      for (int x = 0; x < w; x++) {
-        int i = (y * w + x) * 3;
-        out[i] = (byte) (row[x] >> 16);
-        out[i + 1] = (byte) (row[x] >> 8);
-        out[i + 2] = (byte) row[x];
-      }
-    }
-    return out;
-  }
-
-  /** 16-bit files are linear where their profile says so. */
-  private static boolean linear(ColorSpace space) {
-    if (!(space instanceof ICC_ColorSpace icc) || space.isCS_sRGB()) {
-      return false;
-    }
-    ICC_Profile profile = icc.getProfile();
-    if (profile instanceof java.awt.color.ICC_ProfileRGB rgb) {
-      try {
-        return Math.abs(rgb.getGamma(java.awt.color.ICC_ProfileRGB.GREENCOMPONENT) - 1) < 0.01;
-      } catch (RuntimeException e) {
-        return false;
-      }
-    }
-    return false;
   }
 
   /** Reads what the camera wrote; absent or senseless values are left out. */

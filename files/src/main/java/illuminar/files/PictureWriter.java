@@ -187,7 +187,7 @@ public final class PictureWriter {
     tiff(image, legend, ICC_Profile.getInstance(ColorSpace.CS_LINEAR_RGB).getData(), file);
   }
 
-  private static void tiff(BufferedImage image, Legend legend, byte[] profile, Path file)
+  static void tiff(BufferedImage image, Legend legend, byte[] profile, Path file)
       throws IOException {
     ImageWriter writer = null;
     for (var it = ImageIO.getImageWritersByFormatName("tiff"); it.hasNext(); ) {
