@@ -87,9 +87,9 @@ export function ViewRow({ view, thumb, first, others, onChange, onSplit, onMerge
             <Typography variant="body2" noWrap title={f.name}>
               {f.name}
             </Typography>
-            <Typography variant="caption" component="div" color={f.stops === undefined ? "error" : undefined}>
+            <Typography variant="caption" component="div" color={f.stops === undefined ? "text.secondary" : undefined}>
               {f.stops === undefined
-                ? "no exposure tags"
+                ? "exposure to be estimated"
                 : `${step(f.stops - base)} st · ${shutter(f.seconds ?? 0)} s f/${f.aperture}`}
             </Typography>
             <Select

@@ -114,7 +114,7 @@ function Rung({ frame, left, y: top, frames }: Placed & { frames: Frame[] }) {
   return (
     <Tooltip
       placement="right"
-      title={`${name} · ${frame.name} · burnt ${burnt} %, blocked ${blocked} %${frame.sure ? "" : " · could not be lined up"}`}
+      title={`${name} · ${frame.name} · burnt ${burnt} %, blocked ${blocked} %${frame.stopsKnown ? "" : " · exposure estimated"}${frame.sure ? "" : " · could not be lined up"}`}
     >
       <Box
         component="button"

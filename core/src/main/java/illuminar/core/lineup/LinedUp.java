@@ -41,10 +41,11 @@ public record LinedUp(Frames frames, List<LineUp.Placed> placed) {
     List<LineUp.Placed> placed = LineUp.find(pixels, anchor, progress);
     List<Frame> frames = frames(taken, placed);
     Response response = response(taken, placed, frames);
+    frames = exposed(taken, frames, anchor, response);
     String stays = taken.get(anchor).id();
     if (told(taken, placed).size() > 1) {
       placed = refined(taken, placed, frames, stays, response);
-      frames = frames(taken, placed);
+      frames = moved(frames, placed);
     }
     return new LinedUp(new Frames(frames, stays, response), placed);
   }
@@ -58,13 +59,57 @@ public record LinedUp(Frames frames, List<LineUp.Placed> placed) {
     return out;
   }
 
+  private static List<Frame> moved(List<Frame> frames, List<LineUp.Placed> placed) {
+    List<Frame> out = new ArrayList<>();
+    for (int i = 0; i < frames.size(); i++) {
+      Frame f = frames.get(i);
+      out.add(new Frame(f.id(), f.role(), f.stops(), placed.get(i).toFrame(), f.pixels()));
+    }
+    return out;
+  }
+
+  /** Frames of the anchor's light get the exposures that their files do not tell. */
+  private static List<Frame> exposed(
+      List<Taken> taken, List<Frame> frames, int anchor, Response response) {
+    List<Integer> alike = new ArrayList<>();
+    for (int i = 0; i < taken.size(); i++) {
+      if (i == anchor || sameLight(taken.get(i).role)) {
+        alike.add(i);
+      }
+    }
+    if (alike.stream().allMatch(i -> taken.get(i).stopsKnown)) {
+      return frames;
+    }
+    boolean[] known = new boolean[alike.size()];
+    for (int k = 0; k < known.length; k++) {
+      known[k] = taken.get(alike.get(k)).stopsKnown;
+    }
+    Pyramid any = taken.get(0).pixels;
+    double[] stops =
+        ExposureEstimate.of(
+            alike.stream().map(frames::get).toList(),
+            known,
+            alike.indexOf(anchor),
+            response,
+            any.width(),
+            any.height());
+    List<Frame> out = new ArrayList<>(frames);
+    for (int k = 0; k < known.length; k++) {
+      Frame f = frames.get(alike.get(k));
+      out.set(alike.get(k), new Frame(f.id(), f.role(), stops[k], f.toFrame(), f.pixels()));
+    }
+    return out;
+  }
+
+  private static boolean sameLight(Role role) {
+    return role == Role.AMBIENT || role == Role.WINDOW;
+  }
+
   /** Frames of the same light and known exposure that are surely in place. */
   private static List<Integer> told(List<Taken> taken, List<LineUp.Placed> placed) {
     List<Integer> out = new ArrayList<>();
     for (int i = 0; i < taken.size(); i++) {
-      Role role = taken.get(i).role;
-      boolean sameLight = role == Role.AMBIENT || role == Role.WINDOW;
-      if (sameLight && taken.get(i).stopsKnown && placed.get(i).sure()) {
+      if (sameLight(taken.get(i).role) && taken.get(i).stopsKnown && placed.get(i).sure()) {
         out.add(i);
       }
     }

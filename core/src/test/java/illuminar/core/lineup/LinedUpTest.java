@@ -1,9 +1,11 @@
 package illuminar.core.lineup;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import illuminar.core.TestRoom;
 import illuminar.core.frame.Codes;
+import illuminar.core.frame.Frame;
 import illuminar.core.frame.Pyramid;
 import illuminar.core.frame.Role;
 import illuminar.core.frame.Similarity;
@@ -98,5 +100,37 @@ class LinedUpTest {
     assertThat(found.placed().get(0).toFrame()).isEqualTo(Similarity.NONE);
     assertThat(found.placed().get(0).sure()).isFalse();
     assertThat(worst(found, 3)).isLessThan(0.25);
+  }
+
+  /** Without any exposure in the files: the camera's curve is taken for sRGB's, 25 % off here. */
+  @Test
+  void exposuresThatNoFileTellsAreFound() {
+    List<LinedUp.Taken> untold = new ArrayList<>();
+    for (int i = 0; i < STOPS.length; i++) {
+      untold.add(new LinedUp.Taken("f" + i, Role.AMBIENT, 0, false, PIXELS.get(i)));
+    }
+    List<Frame> found = LinedUp.of(untold, 2, n -> {}).frames().all();
+    for (int i = 0; i < STOPS.length; i++) {
+      assertThat(found.get(i).stops()).as("frame %d", i).isCloseTo(0.8 * STOPS[i], within(0.35));
+    }
+  }
+
+  /** One frame without its exposure is told by the others, to a fifth of its step at least. */
+  @Test
+  void aFrameThatLostItsExposureIsToldByTheOthers() {
+    for (int lost = 0; lost < STOPS.length; lost++) {
+      List<LinedUp.Taken> some = new ArrayList<>(taken(true));
+      some.set(lost, new LinedUp.Taken("f" + lost, Role.AMBIENT, 0, false, PIXELS.get(lost)));
+      Frame found = LinedUp.of(some, 2, n -> {}).frames().all().get(lost);
+      assertThat(found.stops()).as("frame %d", lost).isCloseTo(STOPS[lost], within(0.4));
+    }
+  }
+
+  /** Other light tells nothing: a flash frame keeps what it came with. */
+  @Test
+  void aFlashFrameIsNotEstimated() {
+    List<LinedUp.Taken> all = new ArrayList<>(taken(true));
+    all.set(3, new LinedUp.Taken("f3", Role.FLASH, 0, false, PIXELS.get(3)));
+    assertThat(LinedUp.of(all, 2, n -> {}).frames().all().get(3).stops()).isZero();
   }
 }

@@ -88,6 +88,7 @@ public class LineUpWork {
     for (int i = 0; i < rows.size(); i++) {
       LineUp.Placed p = lined.placed().get(i);
       rows.get(i).placed(p.toFrame(), p.spread(), p.sure());
+      rows.get(i).estimated(lined.frames().all().get(i).stops());
     }
     steps.at(total - 1, total, view.name() + ": making a first version");
     Analysis analysis = new Analysis(lined.frames());

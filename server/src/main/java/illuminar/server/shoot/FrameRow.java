@@ -102,6 +102,13 @@ public class FrameRow {
     sure = certain;
   }
 
+  /** An exposure that the file does not tell, as the line-up found it. */
+  public void estimated(double found) {
+    if (!stopsKnown) {
+      stops = found;
+    }
+  }
+
   public void clipping(double burntShare, double blockedShare) {
     burnt = burntShare;
     blocked = blockedShare;
