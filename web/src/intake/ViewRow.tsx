@@ -87,7 +87,11 @@ export function ViewRow({ view, thumb, first, others, onChange, onSplit, onMerge
             <Typography variant="body2" noWrap title={f.name}>
               {f.name}
             </Typography>
-            <Typography variant="caption" component="div" color={f.stops === undefined ? "text.secondary" : undefined}>
+            <Typography
+              variant="caption"
+              component="div"
+              color={f.stops === undefined ? "text.secondary" : undefined}
+            >
               {f.stops === undefined
                 ? "exposure to be estimated"
                 : `${step(f.stops - base)} st · ${shutter(f.seconds ?? 0)} s f/${f.aperture}`}
