@@ -29,6 +29,9 @@ public final class Analysis {
   /** Long edge of the grid on which passes look at the picture below them. */
   public static final int SMALL_EDGE = 144;
 
+  /** Bytes of kept results for a pixel of the analysis grid: twenty planes, as rooms have. */
+  private static final long FOUND = 80;
+
   private final Frames frames;
   private final Set<String> ids;
   private final int fullWidth;
@@ -158,12 +161,13 @@ public final class Analysis {
     shelf = on;
   }
 
-  /** Bytes of what was drawn and can be drawn again. */
+  /** Bytes of what was drawn, and about as many as results take that are kept. */
   public long bytes() {
-    return Stream.of(drawn, smallDrawn)
-        .flatMap(m -> m.values().stream())
-        .mapToLong(p -> 12L * p.width() * p.height())
-        .sum();
+    return FOUND * raster.pixels()
+        + Stream.of(drawn, smallDrawn)
+            .flatMap(m -> m.values().stream())
+            .mapToLong(p -> 12L * p.width() * p.height())
+            .sum();
   }
 
   /** Lets go of what was drawn and can be drawn again. */

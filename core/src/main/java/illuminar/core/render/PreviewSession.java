@@ -17,6 +17,7 @@ import illuminar.core.region.Look;
 import illuminar.core.region.Territory;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
 
 /**
  * Turns recipes of one view into previews and viewports, and keeps what it can. Results do not
@@ -211,8 +212,12 @@ public final class PreviewSession {
         GROUND_BAND,
         (from, to) -> {
           Raster part = raster.part(0, from, raster.width(), to - from);
-          Grounds.draw(ground, analysis, part, frames.within(part, raster))
-              .rowsInto(out, 0, to - from, from);
+          // whole frames that bands share would be drawn once by each of them
+          Function<String, Picture> drawn =
+              ground instanceof Ground.OneFrame
+                  ? frames.within(part, raster)
+                  : id -> analysis.draw(id, part);
+          Grounds.draw(ground, analysis, part, drawn).rowsInto(out, 0, to - from, from);
         });
     return out;
   }

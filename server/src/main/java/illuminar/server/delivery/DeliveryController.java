@@ -96,7 +96,7 @@ class DeliveryController {
     audit.note(
         member.studio(),
         member.account(),
-        "delivered " + n + (n == 1 ? " view of " : " views of ") + of.name());
+        "ordered the delivery of " + n + (n == 1 ? " view of " : " views of ") + of.name());
     return jobs.told(
         jobs.start(new Job(member.studio(), shoot, DeliveryWork.KIND, json.write(order))));
   }

@@ -86,8 +86,9 @@ public class Kept {
       return Optional.of(read);
     } catch (NoSuchFileException e) {
       return Optional.empty();
-    } catch (IOException e) {
-      LOG.warn("{} is made anew: {}", name, e.getMessage());
+    } catch (IOException | RuntimeException e) {
+      // whatever is wrong with a file that can be made again
+      LOG.warn("{} is made anew: {}", name, e.toString());
       return Optional.empty();
     }
   }

@@ -68,6 +68,7 @@ public class LineUpWork {
     List<FrameRow> rows = frames.findByViewIdOrderByPosition(viewId);
     int total = rows.size() + 2;
     steps.at(0, total, view.name() + ": reading " + rows.size() + " frames");
+    open.makeRoomFor(rows);
     List<Pyramid> pyramids = loader.whole(rows);
     int anchor = 0;
     for (int i = 0; i < rows.size(); i++) {

@@ -34,6 +34,9 @@ public class OpenViews {
   /** Bytes of pictures that are kept of one view. */
   private static final long CACHE = 400_000_000L;
 
+  /** Bytes that a pixel of a frame takes while a view is lined up and its first version made. */
+  private static final long WORKED_ON = 9;
+
   private final FrameRows frames;
   private final FrameLoader loader;
   private final KeptFindings findings;
@@ -97,6 +100,23 @@ public class OpenViews {
 
   /** Lets views go until the others fit; the one that is in use now stays whatever it needs. */
   private void makeRoom() {
+    makeRoom(1, most);
+  }
+
+  /**
+   * Lets views go before frames are worked on that are not open.
+   *
+   * @param rows of the frames that come
+   */
+  public void makeRoomFor(List<FrameRow> rows) {
+    long pixels = rows.stream().mapToLong(r -> (long) r.width() * r.height()).sum();
+    makeRoom(0, most - pixels * WORKED_ON);
+  }
+
+  /**
+   * @param stay how many of those used last stay whatever they need
+   */
+  private void makeRoom(int stay, long most) {
     synchronized (open) {
       long sum = 0;
       Map<UUID, PreviewSession> sessions = new LinkedHashMap<>();
@@ -108,13 +128,13 @@ public class OpenViews {
         }
       }
       List<UUID> order = new ArrayList<>(sessions.keySet());
-      for (int i = 0; i < order.size() - 1 && sum > most; i++) {
+      for (int i = 0; i < order.size() - stay && sum > most; i++) {
         PreviewSession session = sessions.get(order.get(i));
         long before = session.bytes();
         session.letGo();
         sum -= before - session.bytes();
       }
-      for (int i = 0; i < order.size() - 1 && sum > most; i++) {
+      for (int i = 0; i < order.size() - stay && sum > most; i++) {
         sum -= sessions.get(order.get(i)).bytes();
         open.remove(order.get(i));
       }
