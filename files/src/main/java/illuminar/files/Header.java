@@ -13,10 +13,15 @@ public record Header(String format, int width, int height) {
   public static final long MOST_PIXELS = 110_000_000L;
   public static final long MOST_BYTES = 800_000_000L;
 
-  /** Of the picture turned by a quarter. */
+  /** Whether the file holds what a sensor counted. */
+  public boolean raw() {
+    return format.equals(FileKind.RAW.id());
+  }
+
+  /** Of the picture when it is upright; {@code orientation} is EXIF's, 1 to 8. */
   @SuppressWarnings("ArgumentSelectionDefectChecker")
-  Header turned() {
-    return new Header(format, height, width);
+  public Header upright(int orientation) {
+    return orientation >= 5 ? new Header(format, height, width) : this;
   }
 
   Header checked(String name) throws BadPicture {

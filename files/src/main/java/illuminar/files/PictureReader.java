@@ -77,7 +77,7 @@ public final class PictureReader {
   /** Reads the pixels, upright by the EXIF orientation. */
   public static Codes pixels(Path file, String name) throws BadPicture {
     Header header = header(file, name);
-    if (raw(header)) {
+    if (header.raw()) {
       return new LibRaw(file, name).pixels();
     }
     int orientation = capture(file, name).orientation();
@@ -106,22 +106,14 @@ public final class PictureReader {
     return Upright.turn(SrgbCodes.of(image, name), orientation);
   }
 
-  private static boolean raw(Header header) {
-    return header.format().equals(FileKind.RAW.id());
-  }
-
   /**
    * Pixels for a small picture, upright: of a raw file at half its size, which is several times as
    * fast, of others all.
    */
   public static Codes glance(Path file, String name) throws BadPicture {
-    return raw(header(file, name)) ? new LibRaw(file, name).half() : pixels(file, name);
-  }
-
-  /** Size of the picture when it is upright. */
-  public static Header upright(Path file, String name) throws BadPicture {
-    Header header = header(file, name);
-    return capture(file, name).orientation() >= 5 ? header.turned() : header;
+    return FileKind.of(file, name) == FileKind.RAW
+        ? new LibRaw(file, name).half()
+        : pixels(file, name);
   }
 
   /** Reads what the camera wrote; absent or senseless values are left out. */

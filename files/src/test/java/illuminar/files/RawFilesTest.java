@@ -159,7 +159,8 @@ class RawFilesTest {
   @Test
   void aTurnedCameraGivesAnUprightPicture() throws Exception {
     Path file = dng(picture(), DngWriter.Packing.PLAIN, 6);
-    Header header = PictureReader.upright(file, "turned.dng");
+    int orientation = PictureReader.capture(file, "turned.dng").orientation();
+    Header header = PictureReader.header(file, "turned.dng").upright(orientation);
     Codes codes = PictureReader.pixels(file, "turned.dng");
     assertThat(codes.width()).isEqualTo(4 * PATCH).isEqualTo(header.width());
     assertThat(codes.height()).isEqualTo(6 * PATCH).isEqualTo(header.height());

@@ -13,6 +13,16 @@ import illuminar.core.picture.Raster;
  */
 public record Frame(String id, Role role, double stops, Similarity toFrame, Pyramid pixels) {
 
+  /** The same frame in another place. */
+  public Frame placed(Similarity at) {
+    return new Frame(id, role, stops, at, pixels);
+  }
+
+  /** The same frame with another exposure. */
+  public Frame exposed(double to) {
+    return new Frame(id, role, to, toFrame, pixels);
+  }
+
   /** This frame at the anchor's raster, display-linear with sRGB primaries. */
   public Picture draw(Raster raster, int anchorWidth, int anchorHeight) {
     return pixels.draw(raster, toFrame, anchorWidth, anchorHeight);

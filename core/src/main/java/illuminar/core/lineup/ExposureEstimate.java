@@ -69,7 +69,7 @@ final class ExposureEstimate {
       stops[anchor] = 0;
       settled[anchor] = true;
     }
-    // the pair that shares most comes first, so that a dark frame is told by its neighbours
+    // the pair that shares most comes first: a dark frame is compared with its neighbours
     for (Optional<Pair> next = next(settled); next.isPresent(); next = next(settled)) {
       Pair pair = next.get();
       stops[pair.open] = stops[pair.settled] + pair.lighter;

@@ -62,8 +62,7 @@ public record LinedUp(Frames frames, List<LineUp.Placed> placed) {
   private static List<Frame> moved(List<Frame> frames, List<LineUp.Placed> placed) {
     List<Frame> out = new ArrayList<>();
     for (int i = 0; i < frames.size(); i++) {
-      Frame f = frames.get(i);
-      out.add(new Frame(f.id(), f.role(), f.stops(), placed.get(i).toFrame(), f.pixels()));
+      out.add(frames.get(i).placed(placed.get(i).toFrame()));
     }
     return out;
   }
@@ -95,8 +94,7 @@ public record LinedUp(Frames frames, List<LineUp.Placed> placed) {
             any.height());
     List<Frame> out = new ArrayList<>(frames);
     for (int k = 0; k < known.length; k++) {
-      Frame f = frames.get(alike.get(k));
-      out.set(alike.get(k), new Frame(f.id(), f.role(), stops[k], f.toFrame(), f.pixels()));
+      out.set(alike.get(k), frames.get(alike.get(k)).exposed(stops[k]));
     }
     return out;
   }

@@ -42,9 +42,13 @@ public class Account {
     rename(name);
   }
 
-  /** An e-mail as it is kept and looked for. */
-  public static String address(String email) {
-    String kept = email.strip().toLowerCase(Locale.ROOT);
+  /** An e-mail as it is looked for, however somebody typed it. */
+  static String spelled(String email) {
+    return email.strip().toLowerCase(Locale.ROOT);
+  }
+
+  private static String address(String email) {
+    String kept = spelled(email);
     if (kept.length() > LONGEST || !kept.matches("[^\\s@]+@[^\\s@]+")) {
       throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "This is not an e-mail address.");
     }

@@ -6,7 +6,6 @@ import io.github.bucket4j.Bucket;
 import io.github.bucket4j.EstimationProbe;
 import java.time.Duration;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
@@ -52,8 +51,7 @@ class Attempts {
   }
 
   private Bucket ofAccount(String email) {
-    return left.computeIfAbsent(
-        "account " + email.trim().toLowerCase(Locale.ROOT), k -> bucket(OF_ACCOUNT));
+    return left.computeIfAbsent("account " + Account.spelled(email), k -> bucket(OF_ACCOUNT));
   }
 
   private Bucket fromAddress(String address) {

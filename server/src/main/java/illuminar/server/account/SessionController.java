@@ -5,7 +5,6 @@ import illuminar.server.web.Problem;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.validation.constraints.NotNull;
-import java.util.Locale;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -74,7 +73,7 @@ class SessionController {
   @PostMapping
   Signed in(@RequestBody SignIn body, HttpServletRequest request, HttpServletResponse response) {
     attempts.begin(body.email(), request.getRemoteAddr());
-    Optional<Account> account = accounts.findByEmail(body.email().strip().toLowerCase(Locale.ROOT));
+    Optional<Account> account = accounts.findByEmail(Account.spelled(body.email()));
     if (!passwords.right(account, body.password())) {
       throw new Problem(HttpStatus.UNAUTHORIZED, "The e-mail or the password is wrong.");
     }

@@ -48,11 +48,6 @@ class FrameReader {
       double blocked,
       byte[] thumb) {
 
-    /** Whether it holds what the sensor counted. */
-    boolean raw() {
-      return header.format().equals("raw");
-    }
-
     /** The file as the grouping rules see it. */
     Grouping.Found found(String id) {
       return new Grouping.Found(
@@ -81,8 +76,9 @@ class FrameReader {
       if (old != null && old.size == size && old.modified == modified) {
         return old;
       }
-      Header header = PictureReader.upright(p, name);
+      Header lying = PictureReader.header(p, name);
       Capture capture = PictureReader.capture(p, name);
+      Header header = lying.upright(capture.orientation());
       Codes codes = PictureReader.glance(p, name);
       Pyramid pyramid = Pyramid.of(codes);
       Raster raster = Raster.fitted(codes.width(), codes.height(), THUMB);

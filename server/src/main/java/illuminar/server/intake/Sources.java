@@ -70,10 +70,10 @@ public class Sources {
    */
   private static List<Frame> withoutCopies(List<Frame> files, List<Refused> refused) {
     Map<String, Frame> raws = new HashMap<>();
-    files.stream().filter(f -> f.read().raw()).forEach(f -> raws.put(exposure(f), f));
+    files.stream().filter(f -> f.read().header().raw()).forEach(f -> raws.put(exposure(f), f));
     List<Frame> out = new ArrayList<>();
     for (Frame f : files) {
-      Frame raw = f.read().raw() ? null : raws.get(exposure(f));
+      Frame raw = f.read().header().raw() ? null : raws.get(exposure(f));
       if (raw == null) {
         out.add(f);
       } else {

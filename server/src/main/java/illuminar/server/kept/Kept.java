@@ -67,7 +67,7 @@ public class Kept {
     most = settings.kept().toBytes();
   }
 
-  /** Reads or writes a file's content. */
+  /** Reads a file's content. */
   interface Reading<T> {
     T of(InputStream in) throws IOException;
   }
