@@ -5,5 +5,16 @@ export { bestMeasure, frameName, nearest, pairedFlash, step } from "./bench/fram
 export { Steps } from "./bench/state/steps";
 export { readPath, simplified, writePath } from "./bench/tools/path";
 export { gateWords, isAll, kelvin } from "./bench/words";
-export { changed, merge, moveFrame, planOf, reconciled, split } from "./intake/plan";
+export {
+  arrangement,
+  changed,
+  merge,
+  moveFrames,
+  planOf,
+  planOfViews,
+  reconciled,
+  split,
+  takeOut,
+} from "./arrange/plan";
 export { amount, held, typedNumber, within, worded } from "./kit/numbers";
+export { shifted } from "./contacts/order";

@@ -33,6 +33,7 @@ export type Balance = Schemas["Balance"];
 export type Finding = Schemas["Finding"];
 export type Thing = Schemas["Thing"];
 export type Control = Schemas["NumberControl"];
+export type Binned = Schemas["Binned"];
 export type Job = Schemas["Told"];
 export type Person = Schemas["Person"];
 export type StudioRole = Person["role"];

@@ -2,10 +2,16 @@ import { Box, Button, Typography } from "@mui/material";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { data, server } from "../api/client";
+import type { Binned } from "../api/types";
 import { Page, TopBar } from "../kit/Page";
 import { Question } from "../kit/Question";
 import { Said } from "../kit/Said";
 import { type Thing, useBin } from "./useBin";
+
+function what({ kind, of, views }: Binned): string {
+  if (kind === "SHOOT") return `A shoot of ${views} ${views === 1 ? "view" : "views"}`;
+  return kind === "VIEW" ? `A view of ${of}` : `A frame of ${of}`;
+}
 
 /** What was thrown away and can still be brought back. */
 export function Bin() {
@@ -37,8 +43,7 @@ export function Bin() {
             {b.name}
           </Typography>
           <Typography color="text.secondary" sx={{ flexGrow: 1 }} noWrap>
-            {b.view ? `A view of ${b.of}` : `A shoot of ${b.views} ${b.views === 1 ? "view" : "views"}`}, to
-            be deleted on {new Date(b.until).toLocaleDateString("en-GB", { dateStyle: "long" })}
+            {what(b)}, to be deleted on {new Date(b.until).toLocaleDateString("en-GB", { dateStyle: "long" })}
           </Typography>
           <Button onClick={() => bringBack(b)}>Bring back</Button>
           <Button onClick={() => setAsked(b)}>Delete now</Button>
@@ -47,7 +52,11 @@ export function Bin() {
       <Question
         open={!!asked}
         title={`Delete ${asked?.name ?? ""} for good?`}
-        text="Its frames, its recipe and its history are deleted and cannot be brought back. Files that were delivered stay where they are."
+        text={
+          asked?.kind === "FRAME"
+            ? "The frame is deleted and cannot be brought back."
+            : "Its frames, its recipe and its history are deleted and cannot be brought back. Files that were delivered stay where they are."
+        }
         yes="Delete for good"
         no="Keep it in the bin"
         onYes={() => asked && deleteNow(asked)}

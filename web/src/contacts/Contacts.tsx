@@ -1,38 +1,76 @@
+import { closestCenter, DndContext, PointerSensor, useSensor, useSensors } from "@dnd-kit/core";
 import { Box, Button, Typography } from "@mui/material";
+import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { Link, useParams } from "react-router";
 import { useMay } from "../account/roles";
-import type { ViewCard } from "../api/types";
-import { useJobs } from "../api/jobs";
+import { data, server } from "../api/client";
+import { underWay, useJobs } from "../api/jobs";
 import { useShoot } from "../api/shoots";
 import { useBin } from "../bin/useBin";
-import { CardMenu } from "../kit/CardMenu";
+import { Chosen } from "../kit/Chosen";
 import { JobStrip } from "../kit/JobStrip";
 import { gone, NotThere } from "../kit/NotThere";
 import { Page, TopBar } from "../kit/Page";
 import { Said } from "../kit/Said";
+import { useSelection } from "../kit/selection";
 import { look } from "../theme";
-import { STATE } from "./states";
+import { Contact } from "./Contact";
+import { shifted } from "./order";
 
-/** The views of a shoot side by side. */
+/** The views of a shoot side by side, in the order of their delivery. */
 export function Contacts() {
   const { shoot: id = "" } = useParams();
+  const path = { params: { path: { id } } };
   const shoot = useShoot(id);
+  const queries = useQueryClient();
   const jobs = useJobs(id);
   const bin = useBin();
   const may = useMay();
-  const running = jobs.filter((j) => j.state === "RUNNING" || j.state === "WAITING");
+  const running = jobs.filter(underWay);
+  const views = shoot.data?.views ?? [];
+  const ids = views.map((v) => v.id);
+  const selection = useSelection(ids);
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
+  const order = useMutation({
+    mutationFn: (to: string[]) =>
+      data(server.PUT("/api/shoots/{id}/order", { ...path, body: { views: to } })),
+    onMutate: (to) =>
+      queries.setQueryData<typeof shoot.data>(["shoot", id], (s) => {
+        if (!s) return s;
+        return { ...s, views: [...s.views].sort((a, b) => to.indexOf(a.id) - to.indexOf(b.id)) };
+      }),
+    onSettled: () => queries.invalidateQueries({ queryKey: ["shoot", id] }),
+  });
+  const again = useMutation({
+    mutationFn: (view: string) =>
+      data(server.POST("/api/views/{id}/line-up", { params: { path: { id: view } } })),
+    onSettled: () => queries.invalidateQueries({ queryKey: ["shoot", id] }),
+  });
+  const shift = (moved: string[], by: number) => {
+    const to = shifted(ids, moved, by);
+    if (to.some((v, i) => v !== ids[i])) order.mutate(to);
+  };
+  const throwAll = (all: string[]) =>
+    bin.throwAll(
+      views.filter((v) => all.includes(v.id)).map((v) => ({ id: v.id, kind: "VIEW", name: v.name })),
+    );
   const bar = (
     <TopBar crumbs={[{ to: "/shoots", name: "Shoots" }, { name: shoot.data?.name ?? "…" }]}>
       {may.takeIn && (
-        <Button component={Link} to={`/shoots/${id}/intake`}>
-          Intake
-        </Button>
+        <>
+          <Button component={Link} to={`/shoots/${id}/intake`}>
+            Intake
+          </Button>
+          <Button component={Link} to={`/shoots/${id}/frames`}>
+            Frames
+          </Button>
+        </>
       )}
       <Button
         component={Link}
         to={`/shoots/${id}/delivery`}
         variant="contained"
-        disabled={!shoot.data?.views.length}
+        disabled={views.length === 0}
       >
         Deliver
       </Button>
@@ -40,71 +78,61 @@ export function Contacts() {
   );
   if (gone(shoot.error)) return <NotThere said={shoot.error.message} />;
   return (
-    <Page bar={bar}>
-      <Said problem={shoot.error ?? bin.problem} />
+    <Page
+      bar={bar}
+      foot={
+        <Chosen selection={selection} what="view">
+          <Button onClick={() => shift(selection.chosen, -1)}>Move forward</Button>
+          <Button onClick={() => shift(selection.chosen, 1)}>Move back</Button>
+          {may.remove && <Button onClick={() => throwAll(selection.chosen)}>Move to the bin</Button>}
+        </Chosen>
+      }
+    >
+      <Said problem={shoot.error ?? bin.problem ?? order.error ?? again.error} />
       {running.map((j) => (
         <JobStrip key={j.id} job={j} />
       ))}
-      <Box
-        sx={{
-          display: "grid",
-          gridTemplateColumns: "repeat(auto-fill, minmax(360px, 1fr))",
-          gap: 2.5,
-          bgcolor: look.paper,
+      <DndContext
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        onDragEnd={({ active, over }) => {
+          const [from, to] = [ids.indexOf(String(active.id)), ids.indexOf(String(over?.id))];
+          if (from >= 0 && to >= 0 && from !== to) shift([String(active.id)], to - from);
         }}
       >
-        {shoot.data?.views.map((v) => (
-          <Contact
-            key={v.id}
-            view={v}
-            onRename={(name) => bin.rename({ id: v.id, view: true, name })}
-            onThrow={may.remove ? () => bin.throwAway({ id: v.id, view: true, name: v.name }) : undefined}
-          />
-        ))}
-      </Box>
-      {shoot.data?.views.length === 0 && running.length === 0 && (
+        <Box
+          sx={{
+            display: "grid",
+            gridTemplateColumns: "repeat(auto-fill, minmax(360px, 1fr))",
+            gap: 2.5,
+            bgcolor: look.paper,
+          }}
+        >
+          {views.map((v, i) => (
+            <Contact
+              key={v.id}
+              view={v}
+              chosen={selection.has(v.id)}
+              onPress={(by) => selection.press(v.id, by)}
+              onRename={(name) => bin.rename({ id: v.id, kind: "VIEW", name })}
+              onThrow={may.remove ? () => throwAll([v.id]) : undefined}
+              more={[
+                ...(i > 0 ? [{ name: "Move forward", act: () => shift([v.id], -1) }] : []),
+                ...(i < views.length - 1 ? [{ name: "Move back", act: () => shift([v.id], 1) }] : []),
+                ...(may.takeIn && running.length === 0
+                  ? [{ name: "Line up again", act: () => again.mutate(v.id) }]
+                  : []),
+              ]}
+            />
+          ))}
+        </Box>
+      </DndContext>
+      {shoot.data && views.length === 0 && running.length === 0 && (
         <Typography>
           No views yet. <Link to={`/shoots/${id}/intake`}>Add frames</Link> to begin.
         </Typography>
       )}
       {bin.note}
     </Page>
-  );
-}
-
-function Contact({
-  view,
-  onRename,
-  onThrow,
-}: {
-  view: ViewCard;
-  onRename: (to: string) => void;
-  onThrow?: () => void;
-}) {
-  const ready = view.state !== "NEW";
-  return (
-    <Box component="article" sx={{ border: 1, borderColor: "divider", bgcolor: "background.paper" }}>
-      <Box sx={{ aspectRatio: "3 / 2", bgcolor: look.surround.grey, overflow: "hidden" }}>
-        {ready && (
-          <Link to={`/views/${view.id}`} aria-label={`Open ${view.name}`}>
-            <Box
-              component="img"
-              src={`/api/views/${view.id}/cover`}
-              alt={view.name}
-              sx={{ width: "100%", height: "100%", objectFit: "cover", display: "block" }}
-            />
-          </Link>
-        )}
-      </Box>
-      <Box sx={{ px: 1.5, py: 1, display: "flex", alignItems: "center", gap: 1 }}>
-        <Typography variant="h3" sx={{ flexGrow: 1 }}>
-          {view.name}
-        </Typography>
-        <Typography color="text.secondary">
-          {view.frames} {view.frames === 1 ? "frame" : "frames"} · {STATE[view.state]}
-        </Typography>
-        <CardMenu name={view.name} onRename={onRename} onThrow={onThrow} />
-      </Box>
-    </Box>
   );
 }

@@ -1,10 +1,10 @@
-import { Alert, Box, Button, Typography } from "@mui/material";
+import { Alert, Box, Button, Checkbox, MenuItem, Select, Typography } from "@mui/material";
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { useEffect, useMemo, useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 import { useMay } from "../account/roles";
 import { data, server } from "../api/client";
-import type { WaitingFrame, WaitingSheet } from "../api/types";
+import type { WaitingSheet } from "../api/types";
 import { useJobs } from "../api/jobs";
 import { useShoot } from "../api/shoots";
 import { JobStrip } from "../kit/JobStrip";
@@ -16,9 +16,21 @@ import { DropPlace } from "../upload/DropPlace";
 import { add } from "../upload/queue";
 import { Uploads } from "../upload/Uploads";
 import { useArrivals } from "../upload/useArrivals";
-import { changed, merge, moveFrame, planOf, reconciled, split, type Planned } from "./plan";
+import { ChosenFrames } from "../arrange/ChosenFrames";
+import {
+  type Arranged,
+  changed,
+  merge,
+  moveFrames,
+  planOf,
+  type Planned,
+  reconciled,
+  split,
+  withRole,
+} from "../arrange/plan";
+import { ViewRow } from "../arrange/ViewRow";
+import { useSelection } from "../kit/selection";
 import { TimeLine } from "./TimeLine";
-import { ViewRow } from "./ViewRow";
 
 /** From files to views: frames on a time line, grouped, roles corrected, accepted. */
 export function Intake() {
@@ -59,6 +71,7 @@ export function Intake() {
             views: plan
               .filter((v) => v.wanted)
               .map((v) => ({
+                into: v.into,
                 name: v.name,
                 anchor: v.anchor,
                 frames: v.frames.map((f) => ({ id: f.id, role: f.role })),
@@ -75,9 +88,11 @@ export function Intake() {
     onSettled: () => void waiting.refetch(),
   });
 
+  const selection = useSelection(plan.flatMap((v) => v.frames).map((f) => f.id));
   const wanted = plan.filter((v) => v.wanted);
   const count = wanted.reduce((n, v) => n + v.frames.length, 0);
-  const nameless = wanted.some((v) => !v.name.trim());
+  const nameless = wanted.some((v) => !v.into && !v.name.trim());
+  const fresh = wanted.filter((v) => !v.into).length;
   const busy = job && (job.state === "RUNNING" || job.state === "WAITING");
   const bar = (choose: () => void) => (
     <TopBar
@@ -108,11 +123,13 @@ export function Intake() {
         disabled={count === 0 || nameless || !!busy || accept.isPending}
         onClick={() => accept.mutate()}
       >
-        Take in {count} frames as {wanted.length} {wanted.length === 1 ? "view" : "views"}
+        {fresh === wanted.length
+          ? `Take in ${count} frames as ${fresh} ${fresh === 1 ? "view" : "views"}`
+          : `Take in ${count} frames`}
       </Button>
     </TopBar>
   );
-  const thumb = (f: WaitingFrame) => {
+  const thumb = (f: Arranged) => {
     const [source, name] = [f.id.slice(0, f.id.indexOf("/")), f.id.slice(f.id.indexOf("/") + 1)];
     return `/api/shoots/${id}/waiting/${source}/${encodeURIComponent(name)}/thumb`;
   };
@@ -120,26 +137,64 @@ export function Intake() {
   return (
     <DropPlace says="Drop frames to send them to this shoot" onFiles={(files) => void add(id, files)}>
       {(choose) => (
-        <Page bar={bar(choose)}>
+        <Page
+          bar={bar(choose)}
+          foot={
+            <ChosenFrames
+              plan={plan}
+              selection={selection}
+              onMove={(to) => setPlan(moveFrames(plan, selection.chosen, to))}
+              onRole={(to) => setPlan(withRole(plan, selection.chosen, to))}
+            />
+          }
+        >
           <Said problem={waiting.error ?? accept.error ?? away.error} />
           <Uploads shoot={id} />
           {job && <JobStrip job={job} />}
           {waiting.isPending && <Typography>Reading what waits…</Typography>}
           {sheet && plan.length === 0 && <Nothing choose={choose} />}
           {sheet && plan.length > 0 && <TimeLine views={plan} />}
-          {plan.map((v, i) => (
-            <ViewRow
-              key={v.frames[0]?.id}
-              view={v}
-              thumb={thumb}
-              first={i === 0}
-              others={plan.map((o, k) => ({ name: o.name, at: k })).filter((o) => o.at !== i)}
-              onChange={(to) => setPlan(changed(plan, i, to))}
-              onSplit={(frame) => setPlan(split(plan, i, frame))}
-              onMerge={() => setPlan(merge(plan, i))}
-              onMove={(frame, to) => setPlan(moveFrame(plan, i, frame, to))}
-            />
-          ))}
+          {plan.map((v, i) => {
+            const known = v.frames.every((f) => f.known);
+            const change = (to: Partial<Planned>) => setPlan(changed(plan, i, to));
+            return (
+              <ViewRow
+                key={v.frames[0]?.id}
+                view={v}
+                thumb={thumb}
+                selection={selection}
+                lead={
+                  <Checkbox
+                    checked={v.wanted}
+                    onChange={(e) => change({ wanted: e.target.checked })}
+                    slotProps={{ input: { "aria-label": `Take in ${v.name}` } }}
+                  />
+                }
+                said={known ? " · already taken in" : ""}
+                quiet={known && !v.wanted}
+                onChange={change}
+                onSplit={(frame) => setPlan(split(plan, i, frame))}
+                onMerge={i > 0 ? () => setPlan(merge(plan, i)) : undefined}
+              >
+                {v.wanted && !!shoot.data?.views.length && (
+                  <Select
+                    size="small"
+                    displayEmpty
+                    value={v.into ?? ""}
+                    inputProps={{ "aria-label": `Where ${v.name} goes` }}
+                    onChange={(e) => change({ into: e.target.value || undefined })}
+                  >
+                    <MenuItem value="">A new view</MenuItem>
+                    {shoot.data.views.map((o) => (
+                      <MenuItem key={o.id} value={o.id}>
+                        Into {o.name}
+                      </MenuItem>
+                    ))}
+                  </Select>
+                )}
+              </ViewRow>
+            );
+          })}
           {sheet && sheet.refused.length > 0 && (
             <Box sx={{ mt: 2 }}>
               <Typography variant="h2">Not to be taken in</Typography>

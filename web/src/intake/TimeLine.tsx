@@ -1,6 +1,6 @@
 import { Box, Typography } from "@mui/material";
 import { look } from "../theme";
-import type { Planned } from "./plan";
+import type { Planned } from "../arrange/plan";
 
 /** Gaps of more than so many milliseconds are drawn alike. */
 const PAUSE = 75_000;

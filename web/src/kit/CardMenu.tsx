@@ -7,11 +7,14 @@ export function CardMenu({
   name,
   onRename,
   onThrow,
+  more = [],
 }: {
   name: string;
   onRename: (to: string) => void;
   /** Not there for those who may not. */
   onThrow?: () => void;
+  /** What else can be done, in words. */
+  more?: { name: string; act: () => void }[];
 }) {
   const [at, setAt] = useState<HTMLElement>();
   const [naming, setNaming] = useState<string>();
@@ -29,6 +32,17 @@ export function CardMenu({
         >
           Rename
         </MenuItem>
+        {more.map((m) => (
+          <MenuItem
+            key={m.name}
+            onClick={() => {
+              setAt(undefined);
+              m.act();
+            }}
+          >
+            {m.name}
+          </MenuItem>
+        ))}
         {onThrow && (
           <MenuItem
             onClick={() => {

@@ -75,14 +75,15 @@ export function TopBar({
   );
 }
 
-/** A whole screen under its bar. */
-export function Page({ bar, children }: { bar: ReactNode; children: ReactNode }) {
+/** A whole screen under its bar, and above what stands at its foot. */
+export function Page({ bar, foot, children }: { bar: ReactNode; foot?: ReactNode; children: ReactNode }) {
   return (
     <Box sx={{ display: "flex", flexDirection: "column", height: "100%" }}>
       {bar}
       <Box component="main" sx={{ flexGrow: 1, overflow: "auto", p: 2.5 }}>
         {children}
       </Box>
+      {foot}
     </Box>
   );
 }

@@ -69,9 +69,9 @@ export function Shoots() {
               <ShootCard
                 key={s.id}
                 shoot={s}
-                onRename={(to) => bin.rename({ id: s.id, view: false, name: to })}
+                onRename={(to) => bin.rename({ id: s.id, kind: "SHOOT", name: to })}
                 onThrow={
-                  may.remove ? () => bin.throwAway({ id: s.id, view: false, name: s.name }) : undefined
+                  may.remove ? () => bin.throwAway({ id: s.id, kind: "SHOOT", name: s.name }) : undefined
                 }
                 intake={may.takeIn}
               />

@@ -6,7 +6,10 @@ import illuminar.server.TestServer;
 import java.io.IOException;
 import java.nio.file.Files;
 
-/** Somebody signed in at a server without a card in its reader, on the page of the shoots. */
+/**
+ * Somebody signed in, on the page of the shoots; at a server without a card where no other is
+ * given.
+ */
 final class Entered implements AutoCloseable {
   private static final double PATIENCE = 60_000;
 
@@ -15,7 +18,11 @@ final class Entered implements AutoCloseable {
   final Page page = chromium.page();
 
   Entered(String database) throws IOException {
-    server = new TestServer(database, Files.createTempDirectory("illuminar-empty"));
+    this(new TestServer(database, Files.createTempDirectory("illuminar-empty")));
+  }
+
+  Entered(TestServer at) {
+    server = at;
     PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE);
     page.context().setDefaultTimeout(PATIENCE);
     page.navigate(server.url());

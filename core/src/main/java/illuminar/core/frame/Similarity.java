@@ -1,5 +1,7 @@
 package illuminar.core.frame;
 
+import illuminar.core.picture.Point;
+
 /**
  * Where a point of the anchor lies in another frame: turned and scaled about the picture's centre,
  * then moved. Lengths are pixels at full size.
@@ -30,6 +32,20 @@ public record Similarity(double a, double b, double dx, double dy) {
         next.b * a + next.a * b,
         next.a * dx - next.b * dy + next.dx,
         next.b * dx + next.a * dy + next.dy);
+  }
+
+  /**
+   * Where a place lies after the move.
+   *
+   * @param width of the picture, pixels at full size; {@code height} likewise
+   */
+  public Point carry(Point p, int width, int height) {
+    double longEdge = Math.max(width, height);
+    double x = p.x() * longEdge - width / 2.0;
+    double y = p.y() * longEdge - height / 2.0;
+    return new Point(
+        (width / 2.0 + a * x - b * y + dx) / longEdge,
+        (height / 2.0 + b * x + a * y + dy) / longEdge);
   }
 
   public Similarity inverse() {

@@ -6,6 +6,8 @@ import illuminar.core.picture.Point;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.function.Predicate;
+import java.util.function.UnaryOperator;
 
 /** The first complete picture, under everything else. */
 public sealed interface Ground {
@@ -13,11 +15,31 @@ public sealed interface Ground {
   /** Ids of all frames that it is made from. */
   Set<String> sources();
 
+  /** Ids of all frames that it names, whether it needs them now or not. */
+  Set<String> named();
+
+  /**
+   * The same ground of those of its frames that are there; of the anchor alone, if none is.
+   *
+   * @param to where each place of the view is now
+   */
+  Ground among(Predicate<String> there, String anchor, UnaryOperator<Point> to);
+
   /** One frame as the camera rendered it. */
   record OneFrame(String frame) implements Ground {
     @Override
     public Set<String> sources() {
       return Set.of(frame);
+    }
+
+    @Override
+    public Set<String> named() {
+      return Set.of(frame);
+    }
+
+    @Override
+    public Ground among(Predicate<String> there, String anchor, UnaryOperator<Point> to) {
+      return there.test(frame) ? this : new OneFrame(anchor);
     }
   }
 
@@ -130,6 +152,22 @@ public sealed interface Ground {
     public Set<String> sources() {
       return with(frames, calm, towards);
     }
+
+    @Override
+    public Set<String> named() {
+      return namedBy(this);
+    }
+
+    @Override
+    public Ground among(Predicate<String> there, String anchor, UnaryOperator<Point> to) {
+      List<String> left = frames.stream().filter(there).toList();
+      List<Chosen> moved = carried(chosen, there, to);
+      String real = there.test(towards) ? towards : anchor;
+      return left.isEmpty()
+          ? new OneFrame(anchor)
+          : new EvenBlend(
+              left, contrast, saturation, exposedness, oneWhereMoving, moved, calm, real);
+    }
   }
 
   /**
@@ -208,6 +246,37 @@ public sealed interface Ground {
     public Set<String> sources() {
       return with(frames, calm, towards);
     }
+
+    @Override
+    public Set<String> named() {
+      return namedBy(this);
+    }
+
+    @Override
+    public Ground among(Predicate<String> there, String anchor, UnaryOperator<Point> to) {
+      List<String> left = frames.stream().filter(there).toList();
+      List<Chosen> moved = carried(chosen, there, to);
+      String real = there.test(towards) ? towards : anchor;
+      return left.isEmpty()
+          ? new OneFrame(anchor)
+          : new RadianceMerge(
+              left, exposure, compression, asLit, held, oneWhereMoving, moved, calm, real);
+    }
+  }
+
+  private static Set<String> namedBy(Several ground) {
+    Set<String> all = new LinkedHashSet<>(ground.frames());
+    ground.chosen().forEach(c -> all.add(c.frame()));
+    all.add(ground.towards());
+    return all;
+  }
+
+  private static List<Chosen> carried(
+      List<Chosen> chosen, Predicate<String> there, UnaryOperator<Point> to) {
+    return chosen.stream()
+        .filter(c -> there.test(c.frame()))
+        .map(c -> new Chosen(to.apply(c.at()), c.frame()))
+        .toList();
   }
 
   private static Set<String> with(List<String> frames, double calm, String towards) {

@@ -28,6 +28,16 @@ public record Pass(
     this(id, on, move, where, gate, strength, why, "");
   }
 
+  /** The same pass, switched on or off. */
+  public Pass switched(boolean to) {
+    return new Pass(id, to, move, where, gate, strength, why, group);
+  }
+
+  /** The same pass of another move. */
+  public Pass withMove(Move other) {
+    return new Pass(id, on, other, where, gate, strength, why, group);
+  }
+
   /** Whether the pass can change anything. */
   public boolean active() {
     return on && strength > 0;

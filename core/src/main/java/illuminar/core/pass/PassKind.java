@@ -7,6 +7,7 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 
 /**
  * A kind of pass as its record describes it.
@@ -104,6 +105,25 @@ public record PassKind(
         .map(name -> (String) component(move, name))
         .filter(frame -> !frame.isEmpty())
         .toList();
+  }
+
+  /** The same move with light from other frames; names of no frame stay empty. */
+  public Move lit(Move move, UnaryOperator<String> other) {
+    RecordComponent[] all = type.getRecordComponents();
+    Object[] values = new Object[all.length];
+    Class<?>[] types = new Class<?>[all.length];
+    for (int i = 0; i < all.length; i++) {
+      types[i] = all[i].getType();
+      values[i] = component(move, all[i].getName());
+      if (frames.contains(all[i].getName()) && !values[i].equals("")) {
+        values[i] = other.apply((String) values[i]);
+      }
+    }
+    try {
+      return type.getDeclaredConstructor(types).newInstance(values);
+    } catch (ReflectiveOperationException e) {
+      throw new IllegalStateException(e);
+    }
   }
 
   private static PassKind described(Class<? extends Move> type) {

@@ -3,6 +3,7 @@ package illuminar.core.region;
 import illuminar.core.picture.Point;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.UnaryOperator;
 
 /**
  * A drawn line as text, so that thousands of strokes stay small: places separated by blanks, each
@@ -77,13 +78,27 @@ public record DrawnLine(List<Point> points, List<Double> pressure) {
 
   /** Writes a line through points, drawn at full pressure. */
   public static String write(List<Point> points) {
+    return new DrawnLine(points, points.stream().map(p -> 1.0).toList()).write();
+  }
+
+  /** The same line, each of its places carried to another. */
+  public DrawnLine moved(UnaryOperator<Point> to) {
+    return new DrawnLine(points.stream().map(to).toList(), pressure);
+  }
+
+  /** The line as text, as {@link #read} reads it. */
+  public String write() {
     StringBuilder out = new StringBuilder();
     long x = 0;
     long y = 0;
-    for (Point p : points) {
-      long nx = Math.round(p.x() * UNIT);
-      long ny = Math.round(p.y() * UNIT);
+    for (int i = 0; i < points.size(); i++) {
+      long nx = Math.round(points.get(i).x() * UNIT);
+      long ny = Math.round(points.get(i).y() * UNIT);
       out.append(out.isEmpty() ? "" : " ").append(nx - x).append(',').append(ny - y);
+      long percent = Math.round(100 * pressure.get(i));
+      if (percent != 100) {
+        out.append(',').append(percent);
+      }
       x = nx;
       y = ny;
     }

@@ -1,5 +1,7 @@
 package illuminar.core.region;
 
+import java.util.function.UnaryOperator;
+
 /**
  * What a part looks at to find its tones or colours.
  *
@@ -14,6 +16,11 @@ public record Look(From from, String frame) {
     FRAME,
     /** The picture as it stands below the pass; such a region is live. */
     BELOW
+  }
+
+  /** The same look at another frame; at anything else the same. */
+  public Look at(UnaryOperator<String> frames) {
+    return frame.isEmpty() ? this : new Look(from, frames.apply(frame));
   }
 
   public Look {

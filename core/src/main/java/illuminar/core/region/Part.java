@@ -38,6 +38,11 @@ public record Part(
     this(id, combine, shape, 0, 1, false, false);
   }
 
+  /** The same part, left out for now. */
+  public Part switchedOff() {
+    return new Part(id, combine, shape, feather, strength, invert, true);
+  }
+
   /** The same part of another shape. */
   public Part withShape(Shape other) {
     return new Part(id, combine, other, feather, strength, invert, off);

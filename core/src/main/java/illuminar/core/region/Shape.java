@@ -1,7 +1,9 @@
 package illuminar.core.region;
 
+import illuminar.core.picture.Point;
 import illuminar.core.picture.Raster;
 import java.util.List;
+import java.util.function.UnaryOperator;
 
 /**
  * What a part is made of: a record that says its {@link PartKind} and how it is drawn. All lengths
@@ -33,6 +35,16 @@ public interface Shape {
   /** Ids of frames that it is found in. */
   default List<String> frames() {
     return look().frame().isEmpty() ? List.of() : List.of(look().frame());
+  }
+
+  /** The same shape, each of its places carried to another. */
+  default Shape moved(UnaryOperator<Point> to) {
+    return this;
+  }
+
+  /** The same shape, found in other frames. */
+  default Shape foundIn(UnaryOperator<String> frames) {
+    return this;
   }
 
   /** Pieces that it is drawn from, each of which could be left out, such as strokes. */

@@ -22,4 +22,9 @@ public record Probe(String id, double x, double y, double radius, String surface
       throw new IllegalArgumentException("a probe's radius must lie above 0");
     }
   }
+
+  /** Whether it lies in a picture of so many pixels at full size. */
+  boolean within(int width, int height) {
+    return x >= -1 && y >= -1 && x <= width && y <= height;
+  }
 }

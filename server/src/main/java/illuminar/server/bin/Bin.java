@@ -2,6 +2,7 @@ package illuminar.server.bin;
 
 import illuminar.server.account.Member;
 import illuminar.server.audit.Audit;
+import illuminar.server.shoot.FrameRow;
 import illuminar.server.shoot.FrameRows;
 import illuminar.server.shoot.Shoot;
 import illuminar.server.shoot.ShootService;
@@ -63,6 +64,10 @@ public class Bin {
     return views.findBinned(studio);
   }
 
+  List<FrameRow> frames(UUID studio) {
+    return frames.findBinned(studio);
+  }
+
   void throwShoot(Member member, UUID id) {
     transaction.executeWithoutResult(
         s -> {
@@ -104,6 +109,21 @@ public class Bin {
     View view = view(member.studio(), id);
     delete(view);
     note(member, "deleted the view " + view.name() + " for good");
+  }
+
+  void deleteFrame(Member member, UUID id) {
+    FrameRow frame =
+        frames(member.studio()).stream()
+            .filter(f -> f.id().equals(id))
+            .findFirst()
+            .orElseThrow(() -> Problem.notFound("frame in the bin"));
+    delete(frame);
+    note(member, "deleted the frame " + frame.name() + " for good");
+  }
+
+  private void delete(FrameRow frame) {
+    transaction.executeWithoutResult(s -> frames.deleteById(frame.id()));
+    letGo(List.of(frame.sha256()));
   }
 
   private Shoot shoot(UUID studio, UUID id) {
@@ -148,6 +168,7 @@ public class Bin {
   @Scheduled(initialDelay = 60 * 1000L, fixedDelay = 3600 * 1000L)
   public void sweep() {
     Instant before = Instant.now().minus(KEPT);
+    frames.findByBinnedBefore(before).forEach(this::delete);
     views.findByBinnedBefore(before).forEach(this::delete);
     shoots.findByBinnedBefore(before).forEach(this::delete);
   }

@@ -2,6 +2,7 @@ package illuminar.server.bin;
 
 import illuminar.server.account.Member;
 import illuminar.server.account.Right;
+import illuminar.server.shoot.FrameRow;
 import illuminar.server.shoot.Shoot;
 import illuminar.server.shoot.ShootService;
 import illuminar.server.shoot.View;
@@ -36,27 +37,38 @@ class BinController {
   /**
    * Something in the bin.
    *
-   * @param of the shoot that a view belongs to; empty for a shoot
+   * @param of the shoot that a view belongs to, or the view of a frame; empty for a shoot
    * @param until when it will be deleted
    */
   record Binned(
       @NotNull UUID id,
-      boolean view,
+      @NotNull Kind kind,
       @NotNull String name,
       @NotNull String of,
       int views,
       @NotNull Instant until) {}
+
+  /** What can lie in the bin. */
+  enum Kind {
+    SHOOT,
+    VIEW,
+    FRAME
+  }
 
   @GetMapping("/bin")
   List<Binned> all(@AuthenticationPrincipal Member member) {
     List<Binned> all = new ArrayList<>();
     for (Shoot s : bin.shoots(member.studio())) {
       int views = service.views(s.id()).size();
-      all.add(new Binned(s.id(), false, s.name(), "", views, until(s.binned().orElseThrow())));
+      all.add(new Binned(s.id(), Kind.SHOOT, s.name(), "", views, until(s.binned().orElseThrow())));
     }
     for (View v : bin.views(member.studio())) {
       String of = service.owned(member.studio(), v.shootId()).name();
-      all.add(new Binned(v.id(), true, v.name(), of, 1, until(v.binned().orElseThrow())));
+      all.add(new Binned(v.id(), Kind.VIEW, v.name(), of, 1, until(v.binned().orElseThrow())));
+    }
+    for (FrameRow f : bin.frames(member.studio())) {
+      String of = service.ownedView(member.studio(), f.viewId()).name();
+      all.add(new Binned(f.id(), Kind.FRAME, f.name(), of, 0, until(f.binned().orElseThrow())));
     }
     all.sort(Comparator.comparing(Binned::until).reversed());
     return all;
@@ -106,5 +118,12 @@ class BinController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void deleteView(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
     bin.deleteView(member, id);
+  }
+
+  @Right.ToDelete
+  @DeleteMapping("/bin/frames/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void deleteFrame(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
+    bin.deleteFrame(member, id);
   }
 }

@@ -1,8 +1,6 @@
 package illuminar.server.cover;
 
 import illuminar.core.picture.Picture;
-import illuminar.core.picture.Raster;
-import illuminar.core.render.PreviewSession;
 import illuminar.files.ScreenJpeg;
 import illuminar.server.account.Member;
 import illuminar.server.recipe.RecipeService;
@@ -10,7 +8,7 @@ import illuminar.server.shoot.FrameRow;
 import illuminar.server.shoot.FrameRows;
 import illuminar.server.shoot.ShootService;
 import illuminar.server.shoot.View;
-import illuminar.server.sitting.OpenViews;
+import illuminar.server.sitting.FrameLoader;
 import illuminar.server.storage.Recent;
 import illuminar.server.web.Problem;
 import java.io.IOException;
@@ -36,17 +34,21 @@ class PictureController {
 
   private final ShootService shoots;
   private final FrameRows frames;
-  private final OpenViews open;
+  private final FrameLoader loader;
   private final RecipeService recipes;
   private final Covers covers;
   private final Map<String, byte[]> kept = Recent.of(400);
 
   PictureController(
-      ShootService shoots, FrameRows frames, OpenViews open, RecipeService recipes, Covers covers) {
+      ShootService shoots,
+      FrameRows frames,
+      FrameLoader loader,
+      RecipeService recipes,
+      Covers covers) {
     this.covers = covers;
     this.shoots = shoots;
     this.frames = frames;
-    this.open = open;
+    this.loader = loader;
     this.recipes = recipes;
   }
 
@@ -82,13 +84,7 @@ class PictureController {
   ResponseEntity<byte[]> frame(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
     FrameRow row =
         frames.findOwned(id, member.studio()).orElseThrow(() -> Problem.notFound("frame"));
-    View view = shoots.ownedView(member.studio(), row.viewId());
-    return kept(
-        "frame " + id,
-        () -> {
-          PreviewSession r = open.session(view);
-          return jpeg(r.frame(id.toString(), Raster.fitted(view.width(), view.height(), THUMB)));
-        });
+    return kept("frame " + id, () -> jpeg(loader.small(row, THUMB)));
   }
 
   /**

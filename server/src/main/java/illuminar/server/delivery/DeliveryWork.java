@@ -149,7 +149,7 @@ class DeliveryWork implements Work {
 
   private Legend legend(View view, Recipe recipe, String copyright) {
     FrameRow anchor =
-        frames.findByViewIdOrderByPosition(view.id()).stream()
+        frames.findByViewIdAndBinnedIsNullOrderByPosition(view.id()).stream()
             .filter(f -> f.id().equals(view.anchorId()))
             .findFirst()
             .orElseThrow();

@@ -135,7 +135,7 @@ class DemoWork implements Work {
 
   /** The recipe after each added pass, the first with all the regions. */
   private List<Recipe> steps(Recipe first, UUID view, Added added) {
-    List<FrameRow> rows = frames.findByViewIdOrderByPosition(view);
+    List<FrameRow> rows = frames.findByViewIdAndBinnedIsNullOrderByPosition(view);
     // after a crash some of it may be there already
     List<Region> regions = new ArrayList<>(first.regions());
     regions.removeIf(r -> added.regions().stream().anyMatch(n -> bears(n, r.id())));

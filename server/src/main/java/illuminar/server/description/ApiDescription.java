@@ -4,6 +4,7 @@ import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.Schema;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springframework.context.annotation.Bean;
@@ -25,9 +26,14 @@ class ApiDescription {
     };
   }
 
-  /** What a file's tags may lack; everything else is always there. */
-  private static final Set<String> MAY_LACK =
-      Set.of("seconds", "aperture", "iso", "taken", "stops");
+  /** What may be lacking, by its schema: a file's tags, what is new; everything else is there. */
+  private static final Map<String, Set<String>> MAY_LACK =
+      Map.of(
+          "WaitingFrame", Set.of("seconds", "aperture", "iso", "taken", "stops"),
+          "FrameCard", Set.of("seconds", "aperture", "iso", "taken"),
+          "WantedView", Set.of("into"),
+          "Arranged", Set.of("view", "anchor"),
+          "Regrouped", Set.of("job"));
 
   private static void requireAll(OpenAPI api) {
     api.getComponents().getSchemas().forEach(ApiDescription::requireAll);
@@ -37,7 +43,7 @@ class ApiDescription {
     if (schema.getProperties() != null) {
       schema.setRequired(
           schema.getProperties().keySet().stream()
-              .filter(n -> !MAY_LACK.contains(n) || n.equals("stops") && name.equals("FrameCard"))
+              .filter(n -> !MAY_LACK.getOrDefault(name, Set.of()).contains(n))
               .sorted()
               .toList());
     }

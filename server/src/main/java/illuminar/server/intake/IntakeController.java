@@ -153,7 +153,14 @@ class IntakeController {
 
   record Wanted(@NotNull String id, @NotNull Role role) {}
 
-  record WantedView(@NotNull String name, @NotNull String anchor, @NotNull List<Wanted> frames) {}
+  /**
+   * Frames that are to be taken in together.
+   *
+   * @param into the view that they come to; nothing for a new one
+   * @param anchor of a new view, id of one of the frames
+   */
+  record WantedView(
+      UUID into, @NotNull String name, @NotNull String anchor, @NotNull List<Wanted> frames) {}
 
   record IntakeOrder(@NotNull List<WantedView> views) {}
 
@@ -165,14 +172,11 @@ class IntakeController {
       @PathVariable UUID shoot,
       @RequestBody IntakeOrder order) {
     shoots.owned(member.studio(), shoot);
+    Map<UUID, String> there =
+        shoots.views(shoot).stream().collect(Collectors.toMap(View::id, View::name));
     Set<String> names = new HashSet<>();
     for (WantedView v : order.views()) {
-      Names.checked("view", v.name());
-      if (v.frames().isEmpty() || v.frames().stream().noneMatch(f -> f.id().equals(v.anchor()))) {
-        throw new Problem(
-            HttpStatus.UNPROCESSABLE_CONTENT,
-            v.name() + " needs frames and one of them as anchor.");
-      }
+      check(v, there);
       for (Wanted f : v.frames()) {
         Source.Waiting file = sources.file(shoot, f.id());
         if (!names.add(f.id())) {
@@ -183,20 +187,39 @@ class IntakeController {
     if (names.isEmpty()) {
       throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "No frames were chosen.");
     }
-    List<IntakeWork.PlannedView> plan =
-        order.views().stream()
-            .map(
-                v ->
-                    new IntakeWork.PlannedView(
-                        UUID.randomUUID(),
-                        Names.checked("view", v.name()),
-                        v.anchor(),
-                        v.frames().stream()
-                            .map(f -> new IntakeWork.PlannedFrame(f.id(), f.role()))
-                            .toList()))
-            .toList();
-    Job job =
-        new Job(member.studio(), shoot, IntakeWork.KIND, json.write(new IntakeWork.Plan(plan)));
+    IntakeWork.Plan plan =
+        new IntakeWork.Plan(
+            order.views().stream()
+                .filter(v -> v.into() == null)
+                .map(v -> planned(v, UUID.randomUUID(), Names.checked("view", v.name())))
+                .toList(),
+            order.views().stream()
+                .filter(v -> v.into() != null)
+                .map(v -> planned(v, v.into(), there.get(v.into())))
+                .toList());
+    Job job = new Job(member.studio(), shoot, IntakeWork.KIND, json.write(plan));
     return jobs.told(jobs.start(job));
+  }
+
+  private static void check(WantedView v, Map<UUID, String> there) {
+    if (v.into() != null) {
+      if (!there.containsKey(v.into())) {
+        throw Problem.notFound("view");
+      }
+      return;
+    }
+    Names.checked("view", v.name());
+    if (v.frames().isEmpty() || v.frames().stream().noneMatch(f -> f.id().equals(v.anchor()))) {
+      throw new Problem(
+          HttpStatus.UNPROCESSABLE_CONTENT, v.name() + " needs frames and one of them as anchor.");
+    }
+  }
+
+  private static IntakeWork.PlannedView planned(WantedView v, UUID id, String name) {
+    return new IntakeWork.PlannedView(
+        id,
+        name,
+        v.anchor(),
+        v.frames().stream().map(f -> new IntakeWork.PlannedFrame(f.id(), f.role())).toList());
   }
 }

@@ -12,13 +12,16 @@ import illuminar.server.shoot.View;
 import illuminar.server.shoot.Views;
 import illuminar.server.storage.Originals;
 import java.io.IOException;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
+import tools.jackson.databind.node.ObjectNode;
 
 /**
  * Takes frames in, view by view: originals first, then the view in one transaction, then its
@@ -40,8 +43,22 @@ public class IntakeWork implements Work {
    */
   public record PlannedView(UUID id, String name, String anchor, List<PlannedFrame> frames) {}
 
-  /** Views in the order in which they are taken in. */
-  public record Plan(List<PlannedView> views) {}
+  /**
+   * What is taken in, in this order.
+   *
+   * @param views new ones
+   * @param more frames that come to views that are there
+   */
+  public record Plan(List<PlannedView> views, List<PlannedView> more) {
+    public Plan {
+      views = List.copyOf(views);
+      more = List.copyOf(more);
+    }
+
+    public Plan(List<PlannedView> views) {
+      this(views, List.of());
+    }
+  }
 
   static final String KIND = "INTAKE";
 
@@ -82,12 +99,27 @@ public class IntakeWork implements Work {
 
   @Override
   public void run(Job job, Progress progress) {
-    take(job, json.read(job.subject(), Plan.class), progress);
+    take(job, plan(job), progress);
+  }
+
+  private Plan plan(Job job) {
+    ObjectNode plan = (ObjectNode) json.tree(job.subject());
+    if (!plan.has("more")) {
+      // an order given before frames could come to views that are there
+      plan.putArray("more");
+    }
+    return json.convert(plan, Plan.class);
   }
 
   /** How many steps {@link #take} counts. */
   public static int steps(Plan plan) {
-    return plan.views().stream().mapToInt(v -> 2 * v.frames().size() + 2).sum();
+    return Stream.concat(plan.views().stream(), plan.more().stream())
+        .mapToInt(IntakeWork::steps)
+        .sum();
+  }
+
+  private static int steps(PlannedView planned) {
+    return 2 * planned.frames().size() + 2;
   }
 
   /** Takes in what a plan says; what is there already is left as it is. */
@@ -96,85 +128,137 @@ public class IntakeWork implements Work {
     int done = 0;
     for (PlannedView planned : plan.views()) {
       if (views.findById(planned.id()).isEmpty()) {
-        takeIn(job, planned, progress, done, total);
+        begin(job, planned, new Steps(progress, done, total));
       }
-      done += planned.frames().size();
-      Optional<View> view = views.findById(planned.id());
-      if (view.isPresent() && view.get().state() == View.State.NEW) {
-        int before = done;
-        lineUp.lineUp(
-            view.get().id(), (step, of, doing) -> progress.at(before + step, total, doing));
-      }
-      done += planned.frames().size() + 2;
+      lineUp(planned, new Steps(progress, done + planned.frames().size(), total));
+      done += steps(planned);
+    }
+    for (PlannedView planned : plan.more()) {
+      join(job, planned, new Steps(progress, done, total));
+      lineUp(planned, new Steps(progress, done + planned.frames().size(), total));
+      done += steps(planned);
     }
   }
 
-  private void takeIn(Job job, PlannedView planned, Progress progress, int done, int total) {
+  /** Steps of one part of the work, of all. */
+  private record Steps(Progress progress, int before, int total) {
+    void at(int step, String doing) {
+      progress.at(before + step, total, doing);
+    }
+  }
+
+  private void lineUp(PlannedView planned, Steps steps) {
+    Optional<View> view = views.findById(planned.id());
+    if (view.isPresent() && view.get().state() == View.State.NEW) {
+      lineUp.lineUp(view.get().id(), (step, of, doing) -> steps.at(step, doing));
+    }
+  }
+
+  private void begin(Job job, PlannedView planned, Steps steps) {
+    Map<String, FrameRow> taken = read(job, planned, List.of(), steps);
+    if (taken.isEmpty()) {
+      steps.progress.problem(planned.name() + ": none of its frames could be taken in.");
+      return;
+    }
+    FrameRow first = taken.values().iterator().next();
+    transaction.executeWithoutResult(
+        s -> {
+          int position = views.countByShootId(job.shootId());
+          View view =
+              new View(
+                  planned.id(),
+                  job.shootId(),
+                  position,
+                  planned.name(),
+                  first.width(),
+                  first.height());
+          view.anchor(taken.getOrDefault(planned.anchor(), first).id());
+          views.saveAndFlush(view);
+          frames.saveAllAndFlush(taken.values());
+        });
+    sources.taken(job.shootId(), List.copyOf(taken.keySet()));
+  }
+
+  /** Frames come to a view that is there; its recipe stays. */
+  private void join(Job job, PlannedView planned, Steps steps) {
+    List<FrameRow> there = frames.findByViewIdAndBinnedIsNullOrderByPosition(planned.id());
+    Map<String, FrameRow> taken = read(job, planned, there, steps);
+    if (taken.isEmpty()) {
+      return;
+    }
+    transaction.executeWithoutResult(
+        s ->
+            views
+                .hold(planned.id())
+                .filter(v -> v.binned().isEmpty())
+                .ifPresent(
+                    view -> {
+                      for (FrameRow row : taken.values()) {
+                        frames
+                            .findByViewIdAndSha256(view.id(), row.sha256())
+                            .ifPresent(frames::delete);
+                      }
+                      frames.flush();
+                      frames.saveAllAndFlush(taken.values());
+                      view.regrouped(view.anchorId());
+                      views.saveAndFlush(view);
+                    }));
+    sources.taken(job.shootId(), List.copyOf(taken.keySet()));
+  }
+
+  /**
+   * Reads a view's files and keeps their originals; what cannot be read is named.
+   *
+   * @param there frames that the view has already
+   * @return new frames by the ids of their files
+   */
+  private Map<String, FrameRow> read(
+      Job job, PlannedView planned, List<FrameRow> there, Steps steps) {
     Map<String, FrameRow> taken = new LinkedHashMap<>();
-    int at = done;
-    int width = 0;
-    int height = 0;
+    List<FrameRow> all = new ArrayList<>(there);
+    int at = 0;
     for (PlannedFrame f : planned.frames()) {
       Source.Waiting file = sources.file(job.shootId(), f.id());
-      progress.at(at++, total, planned.name() + ": taking in " + file.name());
+      steps.at(at++, planned.name() + ": taking in " + file.name());
       try {
         FrameReader.Read read = sources.read(file);
-        if (width != 0 && (read.header().width() != width || read.header().height() != height)) {
-          throw new BadPicture(
-              file.name(),
-              "it is "
-                  + read.header().width()
-                  + "×"
-                  + read.header().height()
-                  + " pixels, the view's other frames are "
-                  + width
-                  + "×"
-                  + height);
-        }
-        String sha = originals.keep(file.path());
-        width = read.header().width();
-        height = read.header().height();
-        if (taken.values().stream().anyMatch(r -> r.sha256().equals(sha))) {
-          throw new BadPicture(file.name(), "the same picture is already in this view");
-        }
-        FrameRow row =
-            new FrameRow(
-                planned.id(),
-                taken.size(),
-                file.name(),
-                sha,
-                width,
-                height,
-                f.role(),
-                read.capture());
-        row.clipping(read.burnt(), read.blocked());
+        FrameRow row = row(planned.id(), f.role(), file, read, all);
+        all.add(row);
         taken.put(f.id(), row);
       } catch (BadPicture e) {
-        progress.problem(e.getMessage() + ". It was not taken in.");
+        steps.progress.problem(e.getMessage() + ". It was not taken in.");
       } catch (IOException e) {
-        progress.problem(
+        steps.progress.problem(
             file.name()
                 + ": it could not be stored ("
                 + reason(e)
                 + "). It was not taken in; make room and take it in again.");
       }
     }
-    if (taken.isEmpty()) {
-      progress.problem(planned.name() + ": none of its frames could be taken in.");
-      return;
+    return taken;
+  }
+
+  private FrameRow row(
+      UUID view, Role role, Source.Waiting file, FrameReader.Read read, List<FrameRow> others)
+      throws IOException, BadPicture {
+    int width = read.header().width();
+    int height = read.header().height();
+    for (FrameRow o : others) {
+      if (o.width() != width || o.height() != height) {
+        throw new BadPicture(
+            file.name(),
+            "it is %d×%d pixels, the view's other frames are %d×%d"
+                .formatted(width, height, o.width(), o.height()));
+      }
     }
-    int w = width;
-    int h = height;
-    transaction.executeWithoutResult(
-        s -> {
-          int position = views.countByShootId(job.shootId());
-          View view = new View(planned.id(), job.shootId(), position, planned.name(), w, h);
-          FrameRow anchor = taken.getOrDefault(planned.anchor(), taken.values().iterator().next());
-          view.anchor(anchor.id());
-          views.saveAndFlush(view);
-          frames.saveAllAndFlush(taken.values());
-        });
-    sources.taken(job.shootId(), List.copyOf(taken.keySet()));
+    String sha = originals.keep(file.path());
+    if (others.stream().anyMatch(o -> o.sha256().equals(sha))) {
+      throw new BadPicture(file.name(), "the same picture is already in this view");
+    }
+    FrameRow row =
+        new FrameRow(view, others.size(), file.name(), sha, width, height, role, read.capture());
+    row.clipping(read.burnt(), read.blocked());
+    return row;
   }
 
   private static String reason(IOException e) {

@@ -65,7 +65,7 @@ public class LineUpWork {
   /** Lines up one view; does nothing new where it runs again. */
   public void lineUp(UUID viewId, Steps steps) {
     View view = views.findById(viewId).orElseThrow();
-    List<FrameRow> rows = frames.findByViewIdOrderByPosition(viewId);
+    List<FrameRow> rows = frames.findByViewIdAndBinnedIsNullOrderByPosition(viewId);
     int total = rows.size() + 2;
     steps.at(0, total, view.name() + ": reading " + rows.size() + " frames");
     open.makeRoomFor(rows);
@@ -91,20 +91,48 @@ public class LineUpWork {
       rows.get(i).placed(p.toFrame(), p.spread(), p.sure());
       rows.get(i).estimated(lined.frames().all().get(i).stops());
     }
-    steps.at(total - 1, total, view.name() + ": making a first version");
+    steps.at(
+        total - 1,
+        total,
+        view.name()
+            + (view.currentRevision() > 0 ? ": making its picture" : ": making a first version"));
     Analysis analysis = new Analysis(lined.frames());
-    var recipe = FirstVersion.of(new PreviewSession(analysis, new RenderCache(FIRST_CACHE)));
+    var recipe =
+        view.currentRevision() > 0
+            ? recipes.state(view).recipe()
+            : FirstVersion.of(new PreviewSession(analysis, new RenderCache(FIRST_CACHE)));
     String table = json.write(lined.frames().response().table256());
-    transaction.executeWithoutResult(
-        s -> {
-          frames.saveAllAndFlush(rows);
-          View fresh = views.findById(viewId).orElseThrow();
-          fresh.linedUp(table);
-          views.saveAndFlush(fresh);
-          recipes.begin(viewId, recipe);
-        });
+    boolean kept =
+        Boolean.TRUE.equals(
+            transaction.execute(
+                s -> {
+                  View fresh = views.hold(viewId).orElseThrow();
+                  if (!lately(fresh, view, rows)) {
+                    return false;
+                  }
+                  frames.saveAllAndFlush(rows);
+                  fresh.linedUp(table);
+                  views.saveAndFlush(fresh);
+                  recipes.begin(viewId, recipe);
+                  return true;
+                }));
+    if (!kept) {
+      lineUp(viewId, steps);
+      return;
+    }
     View ready = views.findById(viewId).orElseThrow();
     open.keep(ready, analysis);
     covers.refresh(ready, recipes.state(ready));
+  }
+
+  /** Whether a view's frames are still those that were lined up. */
+  private boolean lately(View now, View then, List<FrameRow> rows) {
+    List<FrameRow> fresh = frames.findByViewIdAndBinnedIsNullOrderByPosition(now.id());
+    boolean same = now.anchorId().equals(then.anchorId()) && fresh.size() == rows.size();
+    for (int i = 0; same && i < rows.size(); i++) {
+      same =
+          fresh.get(i).id().equals(rows.get(i).id()) && fresh.get(i).role() == rows.get(i).role();
+    }
+    return same;
   }
 }

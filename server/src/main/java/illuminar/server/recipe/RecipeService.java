@@ -1,13 +1,16 @@
 package illuminar.server.recipe;
 
 import illuminar.core.recipe.Recipe;
+import illuminar.core.recipe.Refit;
 import illuminar.core.recipe.Sentence;
 import illuminar.server.shoot.View;
 import illuminar.server.shoot.Views;
 import illuminar.server.web.Problem;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -85,6 +88,32 @@ public class RecipeService {
       revisions.save(new Revision(viewId, 1, 0, json.write(recipe), "first version"));
       view.pointAt(1);
     }
+  }
+
+  /**
+   * Fits a recipe to frames that have changed. Where it has to change, what was before cannot be
+   * gone back to: it was made of other frames.
+   *
+   * @param view held
+   * @return what could not be kept as it was
+   */
+  @Transactional
+  public List<String> refit(View view, Function<Recipe, Refit.Fitted> fit) {
+    if (view.currentRevision() == 0) {
+      return List.of();
+    }
+    Recipe before = state(view).recipe();
+    Refit.Fitted fitted = fit.apply(before);
+    if (!fitted.recipe().equals(before)) {
+      int number = revisions.last(view.id()) + 1;
+      String said =
+          fitted.lost().isEmpty()
+              ? "another anchor"
+              : "other frames: " + String.join(", ", fitted.lost());
+      revisions.save(new Revision(view.id(), number, 0, json.write(fitted.recipe()), said));
+      view.pointAt(number);
+    }
+    return fitted.lost();
   }
 
   /** Keeps a changed recipe as the newest revision; one that is the same is no step. */

@@ -9,7 +9,9 @@ import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import java.time.Instant;
 import java.time.LocalDateTime;
+import java.util.Optional;
 import java.util.UUID;
 
 /** One exposure of a view, as kept in the database. */
@@ -56,6 +58,7 @@ public class FrameRow {
 
   private double spread;
   private boolean sure = true;
+  private Instant binned;
   private double burnt;
   private double blocked;
 
@@ -116,6 +119,52 @@ public class FrameRow {
 
   public void role(Role to) {
     role = to;
+  }
+
+  /** It belongs to a place in a view now, where nothing is known of how it lies. */
+  public void moveTo(UUID view, int place) {
+    if (!view.equals(viewId)) {
+      placed(Similarity.NONE, 0, true);
+    }
+    viewId = view;
+    position = place;
+  }
+
+  /** The same frame once more, for another view. */
+  public FrameRow again(UUID view, int place) {
+    FrameRow row = new FrameRow();
+    row.id = UUID.randomUUID();
+    row.viewId = view;
+    row.position = place;
+    row.name = name;
+    row.sha256 = sha256;
+    row.width = width;
+    row.height = height;
+    row.role = role;
+    row.stops = stops;
+    row.stopsKnown = stopsKnown;
+    row.seconds = seconds;
+    row.aperture = aperture;
+    row.iso = iso;
+    row.taken = taken;
+    row.flash = flash;
+    row.camera = camera;
+    row.burnt = burnt;
+    row.blocked = blocked;
+    return row;
+  }
+
+  /** When it was put into the bin; nothing while it is not there. */
+  public Optional<Instant> binned() {
+    return Optional.ofNullable(binned);
+  }
+
+  public void bin() {
+    binned = Instant.now();
+  }
+
+  public void restore() {
+    binned = null;
   }
 
   public UUID id() {

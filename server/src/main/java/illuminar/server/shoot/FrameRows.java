@@ -1,5 +1,6 @@
 package illuminar.server.shoot;
 
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -8,16 +9,28 @@ import org.springframework.data.jpa.repository.Query;
 
 /** Frames of views. */
 public interface FrameRows extends JpaRepository<FrameRow, UUID> {
-  List<FrameRow> findByViewIdOrderByPosition(UUID view);
+  /** The frames of a view, without those in the bin. */
+  List<FrameRow> findByViewIdAndBinnedIsNullOrderByPosition(UUID view);
+
+  Optional<FrameRow> findByViewIdAndSha256(UUID view, String sha256);
+
+  /** Frames in the bin whose views and shoots are not. */
+  @Query(
+      "select f from FrameRow f join View v on v.id = f.viewId join Shoot s on s.id = v.shootId"
+          + " where s.studioId = :studio and f.binned is not null and v.binned is null"
+          + " and s.binned is null")
+  List<FrameRow> findBinned(UUID studio);
+
+  List<FrameRow> findByBinnedBefore(Instant time);
 
   @Query(
       "select f from FrameRow f join View v on v.id = f.viewId join Shoot s on s.id = v.shootId"
-          + " where f.id = :id and s.studioId = :studio and v.binned is null and s.binned is null")
+          + " where f.id = :id and s.studioId = :studio and f.binned is null and v.binned is null and s.binned is null")
   Optional<FrameRow> findOwned(UUID id, UUID studio);
 
   @Query(
       "select f from FrameRow f join View v on v.id = f.viewId where v.shootId = :shoot"
-          + " and v.binned is null and f.sha256 in :hashes")
+          + " and f.binned is null and v.binned is null and f.sha256 in :hashes")
   List<FrameRow> findInShoot(UUID shoot, List<String> hashes);
 
   @Query("select distinct f.sha256 from FrameRow f where f.viewId = :view")

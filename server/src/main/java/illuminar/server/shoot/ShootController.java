@@ -105,6 +105,23 @@ class ShootController {
     service.renameView(member.studio(), id, body.name());
   }
 
+  record Order(@NotNull List<UUID> views) {}
+
+  @PutMapping("/shoots/{id}/order")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void order(
+      @AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestBody Order body) {
+    service.order(member.studio(), id, body.views());
+  }
+
+  /** All views of a shoot with their frames. */
+  @GetMapping("/shoots/{id}/frames")
+  List<ViewSheet> frames(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
+    return service.views(service.owned(member.studio(), id).id()).stream()
+        .map(v -> sheet(member, v))
+        .toList();
+  }
+
   @GetMapping("/views/{id}")
   ViewSheet view(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
     return sheet(member, service.ownedView(member.studio(), id));

@@ -1,8 +1,12 @@
 package illuminar.server.shoot;
 
+import static java.util.stream.Collectors.toSet;
+
 import illuminar.server.web.Problem;
+import java.util.HashSet;
 import java.util.List;
 import java.util.UUID;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -47,6 +51,22 @@ public class ShootService {
         .rename(Names.checked("view", name));
   }
 
+  /**
+   * Puts the views of a shoot in order.
+   *
+   * @param order ids of all of its views
+   */
+  @Transactional
+  public void order(UUID studio, UUID shoot, List<UUID> order) {
+    List<View> all = views(owned(studio, shoot).id());
+    if (order.size() != all.size()
+        || !new HashSet<>(order).equals(all.stream().map(View::id).collect(toSet()))) {
+      throw new Problem(
+          HttpStatus.CONFLICT, "The views of this shoot have changed meanwhile. Load them again.");
+    }
+    all.forEach(v -> v.place(order.indexOf(v.id())));
+  }
+
   public List<View> views(UUID shoot) {
     return views.findByShootIdAndBinnedIsNullOrderByPosition(shoot);
   }
@@ -56,7 +76,7 @@ public class ShootService {
   }
 
   public List<FrameRow> frames(UUID view) {
-    return frames.findByViewIdOrderByPosition(view);
+    return frames.findByViewIdAndBinnedIsNullOrderByPosition(view);
   }
 
   /** A view has come to a state; its recipe is not touched. */

@@ -51,6 +51,9 @@ public class View {
 
   private Instant binned;
 
+  @Column(name = "line_up")
+  private int lineUp;
+
   protected View() {}
 
   public View(UUID id, UUID shootId, int position, String name, int width, int height) {
@@ -119,7 +122,24 @@ public class View {
   /** Line-up is done: the response that was found, as JSON. */
   public void linedUp(String found) {
     response = found;
-    state = State.LINED_UP;
+    state = currentRevision > 1 ? State.BLENDED : State.LINED_UP;
+    lineUp++;
+  }
+
+  /** Its frames are others now, or have other roles, and are to be lined up anew. */
+  public void regrouped(UUID anchor) {
+    anchorId = anchor;
+    state = State.NEW;
+    recipeEdition++;
+  }
+
+  /** Changes whenever the view is lined up. */
+  public int lineUp() {
+    return lineUp;
+  }
+
+  public void place(int to) {
+    position = to;
   }
 
   public void come(State to) {

@@ -18,13 +18,14 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
 import javax.imageio.ImageIO;
 
 /** Works out the answers of one sitting; remembers the picture that was shown last. One thread. */
 final class Answers {
   private static final int MOST_PIXELS = 9_000_000;
 
-  private final View view;
+  private final Supplier<View> view;
   private final OpenViews open;
   private final RecipeJson json;
   private Picture shown = Picture.of(1, 1);
@@ -33,7 +34,10 @@ final class Answers {
   /** The first pinned probe's colour, from which the others differ. */
   private Optional<Lab> first = Optional.empty();
 
-  Answers(View view, OpenViews open, RecipeJson json) {
+  /**
+   * @param view as it is when an answer is asked for
+   */
+  Answers(Supplier<View> view, OpenViews open, RecipeJson json) {
     this.view = view;
     this.open = open;
     this.json = json;
@@ -65,7 +69,7 @@ final class Answers {
 
   private Given picture(Request.PictureRequest asked) {
     long start = System.nanoTime();
-    PreviewSession session = open.session(view);
+    PreviewSession session = open.session(view.get());
     Raster raster = checked(asked.raster());
     if (!asked.frame().isEmpty()) {
       shown = session.frame(asked.frame(), raster);
@@ -117,14 +121,15 @@ final class Answers {
 
   private Given pick(Request.PickRequest asked) {
     Reading reading =
-        open.session(view)
+        open.session(view.get())
             .colour(asked.recipe(), asked.look(), asked.x(), asked.y(), asked.radius());
     return new Given(new Answer.PickAnswer(asked.seq(), asked.slot(), reading));
   }
 
   private Given mask(Request.MaskRequest asked) throws IOException {
     Raster raster = checked(asked.raster());
-    float[] share = open.session(view).coverage(asked.recipe(), asked.region(), raster).copy();
+    float[] share =
+        open.session(view.get()).coverage(asked.recipe(), asked.region(), raster).copy();
     BufferedImage image =
         new BufferedImage(raster.width(), raster.height(), BufferedImage.TYPE_BYTE_GRAY);
     byte[] data = ((DataBufferByte) image.getRaster().getDataBuffer()).getData();

@@ -1,7 +1,11 @@
 package illuminar.server.sitting;
 
+import illuminar.core.colour.WorkingSpace;
 import illuminar.core.frame.Codes;
 import illuminar.core.frame.Pyramid;
+import illuminar.core.frame.Similarity;
+import illuminar.core.picture.Picture;
+import illuminar.core.picture.Raster;
 import illuminar.files.BadPicture;
 import illuminar.files.PictureReader;
 import illuminar.server.kept.KeptFrames;
@@ -32,6 +36,19 @@ public class FrameLoader {
   /** The frames with their full size. */
   public List<Pyramid> whole(List<FrameRow> rows) {
     return rows.parallelStream().map(this::read).toList();
+  }
+
+  /**
+   * One frame small, as the camera rendered it.
+   *
+   * @param edge the longer one, pixels
+   */
+  public Picture small(FrameRow row, int edge) {
+    Pyramid pyramid = pyramid(row);
+    Raster raster = Raster.fitted(row.width(), row.height(), edge);
+    Picture p = pyramid.draw(raster, Similarity.NONE, row.width(), row.height());
+    WorkingSpace.fromSrgb(p.planes());
+    return p;
   }
 
   private Pyramid pyramid(FrameRow row) {

@@ -42,8 +42,15 @@ public class OpenViews {
   private final KeptFindings findings;
   private final RecipeJson json;
   private final long most;
-  private final Map<UUID, CompletableFuture<PreviewSession>> open =
+  private final Map<Key, CompletableFuture<PreviewSession>> open =
       new LinkedHashMap<>(8, 0.75f, true);
+
+  /** A view as it was lined up. */
+  private record Key(UUID view, int lineUp) {
+    static Key of(View view) {
+      return new Key(view.id(), view.lineUp());
+    }
+  }
 
   OpenViews(
       FrameRows frames,
@@ -66,7 +73,7 @@ public class OpenViews {
     CompletableFuture<PreviewSession> mine = new CompletableFuture<>();
     CompletableFuture<PreviewSession> there;
     synchronized (open) {
-      there = open.putIfAbsent(view.id(), mine);
+      there = open.putIfAbsent(Key.of(view), mine);
     }
     if (there == null) {
       there = mine;
@@ -74,7 +81,7 @@ public class OpenViews {
         mine.complete(new PreviewSession(read(view), new RenderCache(CACHE)));
       } catch (RuntimeException | Error e) {
         synchronized (open) {
-          open.remove(view.id());
+          open.remove(Key.of(view));
         }
         mine.completeExceptionally(e);
       }
@@ -89,11 +96,11 @@ public class OpenViews {
 
   /** Keeps a view open that has just been lined up, so that its bench opens at once. */
   public void keep(View view, Analysis analysis) {
-    analysis.shelve(shelf(view, frames.findByViewIdOrderByPosition(view.id())));
+    analysis.shelve(shelf(view, frames.findByViewIdAndBinnedIsNullOrderByPosition(view.id())));
     CompletableFuture<PreviewSession> session =
         CompletableFuture.completedFuture(new PreviewSession(analysis, new RenderCache(CACHE)));
     synchronized (open) {
-      open.put(view.id(), session);
+      open.put(Key.of(view), session);
     }
     makeRoom();
   }
@@ -119,7 +126,7 @@ public class OpenViews {
   private void makeRoom(int stay, long most) {
     synchronized (open) {
       long sum = 0;
-      Map<UUID, PreviewSession> sessions = new LinkedHashMap<>();
+      Map<Key, PreviewSession> sessions = new LinkedHashMap<>();
       for (var e : open.entrySet()) {
         CompletableFuture<PreviewSession> f = e.getValue();
         if (f.isDone() && !f.isCompletedExceptionally()) {
@@ -127,7 +134,7 @@ public class OpenViews {
           sum += f.join().bytes();
         }
       }
-      List<UUID> order = new ArrayList<>(sessions.keySet());
+      List<Key> order = new ArrayList<>(sessions.keySet());
       for (int i = 0; i < order.size() - stay && sum > most; i++) {
         PreviewSession session = sessions.get(order.get(i));
         long before = session.bytes();
@@ -144,7 +151,7 @@ public class OpenViews {
   /** A view's frames for a delivery; not kept open for it. */
   public Analysis analysis(View view) {
     synchronized (open) {
-      CompletableFuture<PreviewSession> there = open.get(view.id());
+      CompletableFuture<PreviewSession> there = open.get(Key.of(view));
       if (there != null && there.isDone() && !there.isCompletedExceptionally()) {
         return there.join().analysis();
       }
@@ -153,7 +160,7 @@ public class OpenViews {
   }
 
   private Analysis read(View view) {
-    List<FrameRow> rows = frames.findByViewIdOrderByPosition(view.id());
+    List<FrameRow> rows = frames.findByViewIdAndBinnedIsNullOrderByPosition(view.id());
     List<Pyramid> pyramids = loader.pyramids(rows);
     List<Frame> list = new ArrayList<>();
     for (int i = 0; i < rows.size(); i++) {

@@ -54,7 +54,12 @@ class PreviewSocket extends TextWebSocketHandler {
       UUID id = UUID.fromString(path.substring(path.lastIndexOf('/') + 1));
       View view = shoots.ownedView(member.studio(), id);
       sittings.put(
-          session.getId(), new Sitting(session, view.name(), new Answers(view, open, json), json));
+          session.getId(),
+          new Sitting(
+              session,
+              view.name(),
+              new Answers(() -> shoots.ownedView(member.studio(), id), open, json),
+              json));
     } catch (RuntimeException e) {
       session.close(CloseStatus.BAD_DATA);
     }

@@ -11,6 +11,7 @@ import illuminar.core.region.Shape;
 import illuminar.core.region.Sources;
 import illuminar.core.region.Territory;
 import java.util.List;
+import java.util.function.UnaryOperator;
 
 /**
  * Brush strokes in the order they were made.
@@ -76,6 +77,11 @@ public record Brush(
       DrawnLine.check(path);
     }
 
+    Stroke moved(UnaryOperator<Point> to) {
+      String there = DrawnLine.read(path).moved(to).write();
+      return new Stroke(radius, softness, flow, takeAway, stop, there);
+    }
+
     /** That stops nowhere. */
     public Stroke(
         double radius, double softness, double flow, boolean takeAway, List<Point> points) {
@@ -96,6 +102,11 @@ public record Brush(
   @Override
   public Shape withPieces(List<Integer> left) {
     return new Brush(left.stream().map(strokes::get).toList(), ceiling, limit);
+  }
+
+  @Override
+  public Shape moved(UnaryOperator<Point> to) {
+    return new Brush(strokes.stream().map(s -> s.moved(to)).toList(), ceiling, limit);
   }
 
   @Override

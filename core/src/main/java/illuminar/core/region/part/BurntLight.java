@@ -16,6 +16,7 @@ import illuminar.core.region.Shape;
 import illuminar.core.region.Sources;
 import illuminar.core.region.Territory;
 import java.util.List;
+import java.util.function.UnaryOperator;
 
 /**
  * Where a frame is burnt or nearly so.
@@ -61,6 +62,11 @@ public record BurntLight(
   @Override
   public List<String> frames() {
     return List.of(frame);
+  }
+
+  @Override
+  public Shape foundIn(UnaryOperator<String> frames) {
+    return new BurntLight(frames.apply(frame), reach, bloom);
   }
 
   @Override

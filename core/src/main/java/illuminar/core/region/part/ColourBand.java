@@ -12,6 +12,7 @@ import illuminar.core.region.Shape;
 import illuminar.core.region.Sources;
 import illuminar.core.region.Territory;
 import java.util.List;
+import java.util.function.UnaryOperator;
 
 /**
  * Colours round picked ones.
@@ -54,6 +55,11 @@ public record ColourBand(
 
   /** A colour by hue angle h*ab in degrees and chroma C*ab, CIE L*a*b* D50. */
   public record Pick(double hue, double chroma) {}
+
+  @Override
+  public Shape foundIn(UnaryOperator<String> frames) {
+    return new ColourBand(look.at(frames), picks, hue, chroma, softness);
+  }
 
   @Override
   public float[] draw(Raster raster, Territory in, Sources sources) {

@@ -9,6 +9,7 @@ import illuminar.core.region.PartKind;
 import illuminar.core.region.Shape;
 import illuminar.core.region.Sources;
 import illuminar.core.region.Territory;
+import java.util.function.UnaryOperator;
 
 /**
  * An ellipse.
@@ -36,6 +37,11 @@ public record Ellipse(
     }
     Numbers.check(Ellipse.class, "turn", turn);
     Numbers.check(Ellipse.class, "softness", softness);
+  }
+
+  @Override
+  public Shape moved(UnaryOperator<Point> to) {
+    return new Ellipse(to.apply(centre), wide, high, turn, softness);
   }
 
   @Override

@@ -13,6 +13,7 @@ import illuminar.core.region.Shape;
 import illuminar.core.region.Sources;
 import illuminar.core.region.Territory;
 import java.util.List;
+import java.util.function.UnaryOperator;
 
 /**
  * Where a flash makes hot spots or throws hard shadows.
@@ -49,6 +50,11 @@ public record FlashTrouble(
   @Override
   public List<String> frames() {
     return List.of(flash);
+  }
+
+  @Override
+  public Shape foundIn(UnaryOperator<String> frames) {
+    return new FlashTrouble(frames.apply(flash), trouble, least);
   }
 
   @Override

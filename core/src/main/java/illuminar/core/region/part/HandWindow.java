@@ -18,6 +18,7 @@ import illuminar.core.region.Shape;
 import illuminar.core.region.Sources;
 import illuminar.core.region.Territory;
 import java.util.List;
+import java.util.function.UnaryOperator;
 
 /**
  * One window, clicked into or boxed by hand: its glazed opening ({@link Openings#in}), less what
@@ -68,6 +69,11 @@ public record HandWindow(
 
   /** What an opening is kept under. */
   private record Box(Point from, Point to) {}
+
+  @Override
+  public Shape moved(UnaryOperator<Point> to) {
+    return new HandWindow(to.apply(from), to.apply(this.to), before, grow, softness);
+  }
 
   @Override
   public float[] draw(Raster raster, Territory in, Sources sources) {

@@ -1,5 +1,6 @@
 package illuminar.core.region.part;
 
+import illuminar.core.picture.Point;
 import illuminar.core.picture.Raster;
 import illuminar.core.region.DrawnLine;
 import illuminar.core.region.PartKind;
@@ -7,6 +8,7 @@ import illuminar.core.region.Polygon;
 import illuminar.core.region.Shape;
 import illuminar.core.region.Sources;
 import illuminar.core.region.Territory;
+import java.util.function.UnaryOperator;
 
 /**
  * A closed line drawn freehand.
@@ -17,6 +19,11 @@ import illuminar.core.region.Territory;
 public record Loop(String path) implements Shape {
   public Loop {
     DrawnLine.check(path);
+  }
+
+  @Override
+  public Shape moved(UnaryOperator<Point> to) {
+    return new Loop(DrawnLine.read(path).moved(to).write());
   }
 
   @Override

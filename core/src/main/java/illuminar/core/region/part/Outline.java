@@ -9,6 +9,7 @@ import illuminar.core.region.Sources;
 import illuminar.core.region.Territory;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.UnaryOperator;
 
 /**
  * A closed line through points; filled by the non-zero rule, so it may cross itself.
@@ -30,6 +31,11 @@ public record Outline(List<Point> points, boolean smooth) implements Shape {
   /** With straight sides. */
   public Outline(List<Point> points) {
     this(points, false);
+  }
+
+  @Override
+  public Shape moved(UnaryOperator<Point> to) {
+    return new Outline(points.stream().map(to).toList(), smooth);
   }
 
   @Override

@@ -10,6 +10,7 @@ import illuminar.core.region.Shape;
 import illuminar.core.region.Sources;
 import illuminar.core.region.Territory;
 import java.util.List;
+import java.util.function.UnaryOperator;
 
 /**
  * Four corners with soft edges, such as a panel of light.
@@ -30,6 +31,11 @@ public record Panel(
       throw new IllegalArgumentException("a panel has four corners, not " + corners.size());
     }
     Numbers.check(Panel.class, "softness", softness);
+  }
+
+  @Override
+  public Shape moved(UnaryOperator<Point> to) {
+    return new Panel(corners.stream().map(to).toList(), softness);
   }
 
   @Override

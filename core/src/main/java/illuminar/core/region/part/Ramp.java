@@ -7,6 +7,7 @@ import illuminar.core.region.PartKind;
 import illuminar.core.region.Shape;
 import illuminar.core.region.Sources;
 import illuminar.core.region.Territory;
+import java.util.function.UnaryOperator;
 
 /**
  * All before {@code from}, nothing beyond {@code to}, an even change between the two.
@@ -15,6 +16,11 @@ import illuminar.core.region.Territory;
  */
 @PartKind(id = "ramp", name = "Ramp")
 public record Ramp(Point from, Point to) implements Shape {
+
+  @Override
+  public Shape moved(UnaryOperator<Point> to) {
+    return new Ramp(to.apply(from), to.apply(this.to));
+  }
 
   @Override
   public float[] draw(Raster raster, Territory in, Sources sources) {

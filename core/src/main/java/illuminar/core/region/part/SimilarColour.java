@@ -15,6 +15,7 @@ import illuminar.core.region.Shape;
 import illuminar.core.region.Sources;
 import illuminar.core.region.Territory;
 import java.util.List;
+import java.util.function.UnaryOperator;
 
 /**
  * What has nearly the colour of one place.
@@ -54,6 +55,16 @@ public record SimilarColour(
   @Override
   public boolean needsGround() {
     return look.from() == Look.From.GROUND;
+  }
+
+  @Override
+  public Shape moved(UnaryOperator<Point> to) {
+    return new SimilarColour(look, to.apply(at), tolerance, softness, connected);
+  }
+
+  @Override
+  public Shape foundIn(UnaryOperator<String> frames) {
+    return new SimilarColour(look.at(frames), at, tolerance, softness, connected);
   }
 
   @Override

@@ -13,6 +13,7 @@ import illuminar.core.region.Shape;
 import illuminar.core.region.Sources;
 import illuminar.core.region.Territory;
 import java.util.List;
+import java.util.function.UnaryOperator;
 
 /**
  * Some tones, by repeated product of the luminance code v: lights vⁿ, darks (1 − v)ⁿ, midtones what
@@ -102,6 +103,11 @@ public record ToneBand(
     MIDTONES,
     /** By a free curve. */
     CURVE
+  }
+
+  @Override
+  public Shape foundIn(UnaryOperator<String> frames) {
+    return new ToneBand(look.at(frames), tones, exponent, less, curve, black, white);
   }
 
   @Override
