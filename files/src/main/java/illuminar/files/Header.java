@@ -13,6 +13,10 @@ public record Header(String format, int width, int height) {
   public static final long MOST_PIXELS = 110_000_000L;
   public static final long MOST_BYTES = 800_000_000L;
 
+  public long pixels() {
+    return (long) width * height;
+  }
+
   /** Whether the file holds what a sensor counted. */
   public boolean raw() {
     return format.equals(FileKind.RAW.id());
@@ -28,7 +32,7 @@ public record Header(String format, int width, int height) {
     if (width < 16 || height < 16) {
       throw new BadPicture(name, "the picture is only " + width + "×" + height + " pixels");
     }
-    if (width > LONGEST_EDGE || height > LONGEST_EDGE || (long) width * height > MOST_PIXELS) {
+    if (width > LONGEST_EDGE || height > LONGEST_EDGE || pixels() > MOST_PIXELS) {
       throw new BadPicture(
           name,
           "its header says " + width + "×" + height + " pixels, more than this product takes");

@@ -49,6 +49,28 @@ class HouseTest {
         .check(HOUSE);
   }
 
+  /** Whatever a file of others holds, a process of its own meets it. */
+  @Test
+  void filesOfOthersAreOpenedAtOneDoor() {
+    noClasses()
+        .that()
+        .resideInAPackage("illuminar.server..")
+        .should()
+        .dependOnClassesThat()
+        .haveSimpleName("PictureReader")
+        .check(HOUSE);
+    noClasses()
+        .that()
+        .resideOutsideOfPackages("illuminar.server.reading..", "illuminar.files..")
+        .should()
+        .callConstructor(
+            illuminar.files.PictureWorkers.class,
+            java.util.List.class,
+            int.class,
+            illuminar.files.PictureWorkers.Patience.class)
+        .check(HOUSE);
+  }
+
   /** A job is known by its kind, a format by its interface. */
   @Test
   void jobsAndFormatsAreNotKnownByName() {

@@ -12,8 +12,9 @@ import illuminar.core.picture.Raster;
 import illuminar.files.BadPicture;
 import illuminar.files.Capture;
 import illuminar.files.Header;
-import illuminar.files.PictureReader;
+import illuminar.files.PictureWorkers;
 import illuminar.files.ScreenJpeg;
+import illuminar.server.reading.PictureDoor;
 import illuminar.server.storage.Recent;
 import illuminar.server.storage.Sha256;
 import java.io.IOException;
@@ -35,6 +36,11 @@ class FrameReader {
   private static final int MOST = 3000;
 
   private final Map<Path, Read> known = Recent.of(MOST);
+  private final PictureDoor door;
+
+  FrameReader(PictureDoor door) {
+    this.door = door;
+  }
 
   /** One file that could be read. */
   record Read(
@@ -76,10 +82,8 @@ class FrameReader {
       if (old != null && old.size == size && old.modified == modified) {
         return old;
       }
-      Header lying = PictureReader.header(p, name);
-      Capture capture = PictureReader.capture(p, name);
-      Header header = lying.upright(capture.orientation());
-      Codes codes = PictureReader.glance(p, name);
+      PictureWorkers.Glance seen = door.glance(p, name);
+      Codes codes = seen.codes();
       Pyramid pyramid = Pyramid.of(codes);
       Raster raster = Raster.fitted(codes.width(), codes.height(), THUMB);
       Picture small = pyramid.draw(raster, Similarity.NONE, codes.width(), codes.height());
@@ -87,7 +91,16 @@ class FrameReader {
       WorkingSpace.fromSrgb(small.planes());
       byte[] thumb = ScreenJpeg.of(small, 0.82);
       Read read =
-          new Read(size, modified, Sha256.of(p), header, capture, tone[0], tone[1], tone[2], thumb);
+          new Read(
+              size,
+              modified,
+              Sha256.of(p),
+              seen.header(),
+              seen.capture(),
+              tone[0],
+              tone[1],
+              tone[2],
+              thumb);
       known.put(p, read);
       return read;
     } catch (IOException e) {

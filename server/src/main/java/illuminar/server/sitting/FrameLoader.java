@@ -7,8 +7,8 @@ import illuminar.core.frame.Similarity;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
 import illuminar.files.BadPicture;
-import illuminar.files.PictureReader;
 import illuminar.server.kept.KeptFrames;
+import illuminar.server.reading.PictureDoor;
 import illuminar.server.shoot.FrameRow;
 import illuminar.server.storage.Originals;
 import illuminar.server.web.Problem;
@@ -22,8 +22,10 @@ import org.springframework.stereotype.Component;
 public class FrameLoader {
   private final Originals originals;
   private final KeptFrames kept;
+  private final PictureDoor door;
 
-  FrameLoader(Originals originals, KeptFrames kept) {
+  FrameLoader(Originals originals, KeptFrames kept, PictureDoor door) {
+    this.door = door;
     this.originals = originals;
     this.kept = kept;
   }
@@ -65,7 +67,7 @@ public class FrameLoader {
     String name = row.name();
     return () -> {
       try {
-        return PictureReader.pixels(originals.find(sha), name);
+        return door.pixels(originals.find(sha), name);
       } catch (BadPicture e) {
         throw new Problem(HttpStatus.CONFLICT, e.getMessage());
       }

@@ -1,0 +1,203 @@
+package illuminar.files;
+
+import illuminar.core.frame.Codes;
+import java.io.BufferedInputStream;
+import java.io.BufferedOutputStream;
+import java.io.DataInputStream;
+import java.io.DataOutputStream;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.List;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.Semaphore;
+import java.util.concurrent.TimeUnit;
+
+/**
+ * The one door to files of others: a few processes that read them, each with a bound on its memory
+ * and, for each file, on its time. A process that fails is ended; the next file gets another.
+ */
+public final class PictureWorkers implements AutoCloseable {
+  /**
+   * What may be asked of a process.
+   *
+   * @param start how long the header may take
+   * @param megapixel how much longer the rest may take for each million of pixels
+   */
+  public record Patience(Duration start, Duration megapixel) {
+    /** Thirty times what usual files take on a slow machine. */
+    public static final Patience USUAL =
+        new Patience(Duration.ofSeconds(15), Duration.ofMillis(500));
+
+    Duration of(Header header) {
+      return start.plus(megapixel.multipliedBy(1 + header.pixels() / 1_000_000));
+    }
+  }
+
+  /** A process that has read so many pixels holds much memory, and is not asked again. */
+  private static final long LARGE = 60_000_000;
+
+  /** How Java ends that is told to end when its memory is full. */
+  private static final int NO_MEMORY = 3;
+
+  private final List<String> command;
+  private final Patience patience;
+  private final Semaphore free;
+  private final Deque<Worker> idle = new ArrayDeque<>();
+  private boolean closed;
+
+  /**
+   * @param command that starts a {@link PictureWorker}, with {@code -XX:+ExitOnOutOfMemoryError}
+   * @param most processes at a time
+   */
+  public PictureWorkers(List<String> command, int most, Patience patience) {
+    this.command = List.copyOf(command);
+    this.patience = patience;
+    free = new Semaphore(most, true);
+  }
+
+  /**
+   * What is seen of a file at a glance.
+   *
+   * @param header of the picture when it is upright
+   * @param codes pixels for a small picture
+   */
+  public record Glance(Header header, Capture capture, Codes codes) {}
+
+  /** Reads header, capture and pixels for a small picture. */
+  public Glance glance(Path file, String name) throws BadPicture {
+    return ask(PictureWorker.Ask.GLANCE, file, name);
+  }
+
+  /** Reads all pixels, upright. */
+  public Codes pixels(Path file, String name) throws BadPicture {
+    return ask(PictureWorker.Ask.PIXELS, file, name).codes();
+  }
+
+  /** Starts a process beforehand, so that the first file does not wait for it. */
+  public void ready() {
+    try {
+      giveBack(new Worker(), true);
+    } catch (IOException e) {
+      // the first file to be read is refused with the reason
+    }
+  }
+
+  private Glance ask(PictureWorker.Ask ask, Path file, String name) throws BadPicture {
+    free.acquireUninterruptibly();
+    try {
+      Worker worker = worker(name);
+      boolean well = false;
+      try {
+        Glance seen = worker.ask(ask, file, name);
+        well = seen.header().pixels() < LARGE;
+        return seen;
+      } catch (BadPicture e) {
+        well = true;
+        throw e;
+      } catch (IOException e) {
+        throw new BadPicture(name, worker.failure(), e);
+      } finally {
+        giveBack(worker, well);
+      }
+    } finally {
+      free.release();
+    }
+  }
+
+  private Worker worker(String name) throws BadPicture {
+    synchronized (idle) {
+      while (!idle.isEmpty()) {
+        Worker worker = idle.pop();
+        if (worker.process.isAlive()) {
+          return worker;
+        }
+      }
+    }
+    try {
+      return new Worker();
+    } catch (IOException e) {
+      throw new BadPicture(name, "no process can be started to read it", e);
+    }
+  }
+
+  private void giveBack(Worker worker, boolean well) {
+    synchronized (idle) {
+      if (well && !closed) {
+        idle.push(worker);
+        return;
+      }
+    }
+    worker.end();
+  }
+
+  @Override
+  public void close() {
+    synchronized (idle) {
+      closed = true;
+      idle.forEach(Worker::end);
+      idle.clear();
+    }
+  }
+
+  private final class Worker {
+    private final Process process;
+    private final DataOutputStream to;
+    private final DataInputStream from;
+    private volatile boolean late;
+
+    Worker() throws IOException {
+      process = new ProcessBuilder(command).redirectError(ProcessBuilder.Redirect.DISCARD).start();
+      to = new DataOutputStream(new BufferedOutputStream(process.getOutputStream()));
+      from = new DataInputStream(new BufferedInputStream(process.getInputStream(), Wire.BUFFER));
+    }
+
+    Glance ask(PictureWorker.Ask ask, Path file, String name) throws IOException, BadPicture {
+      CompletableFuture<Void> end = endAfter(patience.start);
+      try {
+        to.writeByte(ask.ordinal());
+        to.writeUTF(file.toAbsolutePath().toString());
+        to.writeUTF(name);
+        to.flush();
+        Header header = Wire.header(from, name);
+        end.cancel(false);
+        end = endAfter(patience.of(header));
+        return new Glance(header, Wire.capture(from, name), Wire.codes(from, name));
+      } finally {
+        end.cancel(false);
+      }
+    }
+
+    private CompletableFuture<Void> endAfter(Duration time) {
+      return CompletableFuture.runAsync(
+          () -> {
+            late = true;
+            end();
+          },
+          CompletableFuture.delayedExecutor(time.toMillis(), TimeUnit.MILLISECONDS));
+    }
+
+    /** Ends the process and what it has started. */
+    void end() {
+      process.descendants().forEach(ProcessHandle::destroyForcibly);
+      process.destroyForcibly();
+    }
+
+    /** Why no answer came. */
+    String failure() {
+      if (late) {
+        return "reading it takes longer than a picture of its size may";
+      }
+      try {
+        process.waitFor(1, TimeUnit.SECONDS);
+      } catch (InterruptedException e) {
+        Thread.currentThread().interrupt();
+      }
+      return !process.isAlive() && process.exitValue() == NO_MEMORY
+          ? "reading it takes more memory than a picture may"
+          : "the process that read it has failed";
+    }
+  }
+}

@@ -1,0 +1,220 @@
+package illuminar.files;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import illuminar.core.frame.Codes;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.DataOutputStream;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.zip.CRC32;
+import java.util.zip.DeflaterOutputStream;
+import javax.imageio.IIOImage;
+import javax.imageio.ImageIO;
+import javax.imageio.ImageWriteParam;
+import javax.imageio.ImageWriter;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Files that harm whoever reads them harm a process of their own; common practice, no source. */
+class PictureWorkersTest {
+  private static final PictureWorkers.Patience LONG =
+      new PictureWorkers.Patience(Duration.ofMinutes(1), Duration.ofSeconds(1));
+
+  @TempDir private Path dir;
+  private PictureWorkers workers = workers("-Xmx64m", LONG);
+
+  private static PictureWorkers workers(String memory, PictureWorkers.Patience patience) {
+    String java = Path.of(System.getProperty("java.home"), "bin", "java").toString();
+    return new PictureWorkers(
+        List.of(
+            java,
+            memory,
+            "-XX:+ExitOnOutOfMemoryError",
+            "-Djava.awt.headless=true",
+            "-cp",
+            System.getProperty("java.class.path"),
+            PictureWorker.class.getName()),
+        1,
+        patience);
+  }
+
+  @AfterEach
+  void close() {
+    workers.close();
+  }
+
+  private static BufferedImage image() {
+    BufferedImage image = new BufferedImage(64, 48, BufferedImage.TYPE_3BYTE_BGR);
+    for (int i = 0; i < 64 * 48; i++) {
+      image.setRGB(i % 64, i / 64, i * 7919);
+    }
+    return image;
+  }
+
+  private Path good() throws IOException {
+    Path file = dir.resolve("good.png");
+    ImageIO.write(image(), "png", file.toFile());
+    return file;
+  }
+
+  private void theNextFileIsRead() throws Exception {
+    assertThat(workers.pixels(good(), "good.png").eight())
+        .isEqualTo(PictureReader.pixels(good(), "good.png").eight());
+  }
+
+  @Test
+  void whatIsReadIsWhatIsReadHere() throws Exception {
+    Path jpeg = dir.resolve("a.jpg");
+    try (OutputStream out = Files.newOutputStream(jpeg)) {
+      PictureWriter.jpeg(
+          image(),
+          0.9,
+          new Legend(
+              Optional.of(new illuminar.core.exposure.Exposure(0.25, 8, 100)),
+              Optional.of(java.time.LocalDateTime.of(2026, 6, 11, 12, 4, 10, 350_000_000)),
+              "Fennick F1",
+              true,
+              6,
+              "© 2026 Heathlight Studio",
+              3),
+          out);
+    }
+    PictureWorkers.Glance seen = workers.glance(jpeg, "a.jpg");
+    assertThat(seen.header()).isEqualTo(new Header("jpeg", 48, 64));
+    assertThat(seen.capture()).isEqualTo(PictureReader.capture(jpeg, "a.jpg"));
+    assertThat(seen.codes().eight()).isEqualTo(PictureReader.pixels(jpeg, "a.jpg").eight());
+    short[] codes = new short[3 * 300 * 200];
+    for (int i = 0; i < codes.length; i++) {
+      codes[i] = (short) (i * 31);
+    }
+    Path tiff = dir.resolve("a.tif");
+    PictureWriter.linearTiff(PictureWriter.image16(300, 200, codes), Legend.NONE, tiff);
+    Codes deep = workers.pixels(tiff, "a.tif");
+    assertThat(deep.sixteen()).isEqualTo(codes);
+    assertThat(deep.linear()).isTrue();
+  }
+
+  @Test
+  void aRefusalComesWithTheNameOfTheFile() throws Exception {
+    Path file = Files.writeString(dir.resolve("x"), "no picture at all");
+    Files.write(dir.resolve("empty"), new byte[0]);
+    assertThatThrownBy(() -> workers.pixels(dir.resolve("empty"), "Tür 01.jpg"))
+        .isInstanceOf(BadPicture.class)
+        .hasMessage("Tür 01.jpg: the file is empty");
+    assertThatThrownBy(() -> workers.glance(file, "x.jpg")).isInstanceOf(BadPicture.class);
+    theNextFileIsRead();
+  }
+
+  private static void chunk(DataOutputStream out, String type, byte[] data) throws IOException {
+    byte[] kind = type.getBytes(StandardCharsets.US_ASCII);
+    CRC32 crc = new CRC32();
+    crc.update(kind);
+    crc.update(data);
+    out.writeInt(data.length);
+    out.write(kind);
+    out.write(data);
+    out.writeInt((int) crc.getValue());
+  }
+
+  /** A text of two hundred million letters in two hundred thousand bytes. Source: PNG, zTXt. */
+  private Path bomb() throws IOException {
+    ByteArrayOutputStream text = new ByteArrayOutputStream();
+    text.write("Comment\0\0".getBytes(StandardCharsets.US_ASCII));
+    try (DeflaterOutputStream deflate = new DeflaterOutputStream(text)) {
+      byte[] letters = new byte[1_000_000];
+      Arrays.fill(letters, (byte) 'a');
+      for (int i = 0; i < 200; i++) {
+        deflate.write(letters);
+      }
+    }
+    byte[] png = Files.readAllBytes(good());
+    Path file = dir.resolve("bomb.png");
+    // behind the signature and IHDR
+    int head = 8 + 25;
+    try (DataOutputStream out = new DataOutputStream(Files.newOutputStream(file))) {
+      out.write(png, 0, head);
+      chunk(out, "zTXt", text.toByteArray());
+      out.write(png, head, png.length - head);
+    }
+    assertThat(Files.size(file)).isLessThan(300_000);
+    return file;
+  }
+
+  @Test
+  void aTextThatInflatesTakesAProcessAndNotTheApplication() throws Exception {
+    Path file = bomb();
+    assertThatThrownBy(() -> workers.pixels(file, "bomb.png"))
+        .isInstanceOf(BadPicture.class)
+        .hasMessageStartingWith("bomb.png: reading it takes more memory");
+    theNextFileIsRead();
+  }
+
+  /** A progressive JPEG one of whose scans comes a thousand times. Source: ITU-T T.81. */
+  private Path scans() throws IOException {
+    BufferedImage image = new BufferedImage(1600, 1200, BufferedImage.TYPE_3BYTE_BGR);
+    for (int i = 0; i < 1600 * 1200; i++) {
+      image.setRGB(i % 1600, i / 1600, i * 7919);
+    }
+    ByteArrayOutputStream once = new ByteArrayOutputStream();
+    ImageWriter writer = ImageIO.getImageWritersByFormatName("jpeg").next();
+    ImageWriteParam param = writer.getDefaultWriteParam();
+    param.setProgressiveMode(ImageWriteParam.MODE_DEFAULT);
+    writer.setOutput(ImageIO.createImageOutputStream(once));
+    writer.write(null, new IIOImage(image, null, null), param);
+    ((javax.imageio.stream.ImageOutputStream) writer.getOutput()).close();
+    byte[] jpeg = once.toByteArray();
+    int first = marker(jpeg, 0xda, 0);
+    int second = marker(jpeg, 0xda, first + 2);
+    int third = marker(jpeg, 0xda, second + 2);
+    Path file = dir.resolve("scans.jpg");
+    try (OutputStream out = Files.newOutputStream(file)) {
+      out.write(jpeg, 0, third);
+      for (int i = 0; i < 1000; i++) {
+        out.write(jpeg, second, third - second);
+      }
+      out.write(jpeg, third, jpeg.length - third);
+    }
+    return file;
+  }
+
+  private static int marker(byte[] jpeg, int code, int from) {
+    for (int i = from; i < jpeg.length - 1; i++) {
+      if ((jpeg[i] & 255) == 0xff && (jpeg[i + 1] & 255) == code) {
+        return i;
+      }
+    }
+    throw new IllegalStateException("no such marker");
+  }
+
+  @Test
+  void scansWithoutEndAreEndedAfterAWhile() throws Exception {
+    Path file = scans();
+    workers.close();
+    workers =
+        workers(
+            "-Xmx512m", new PictureWorkers.Patience(Duration.ofSeconds(3), Duration.ofMillis(1)));
+    assertThatThrownBy(() -> workers.pixels(file, "scans.jpg"))
+        .isInstanceOf(BadPicture.class)
+        .hasMessage("scans.jpg: reading it takes longer than a picture of its size may");
+  }
+
+  @Test
+  void aProcessThatCannotBeStartedIsNamed() throws Exception {
+    PictureWorkers none = new PictureWorkers(List.of("/no/such/java"), 1, LONG);
+    Path file = good();
+    assertThatThrownBy(() -> none.pixels(file, "good.png"))
+        .isInstanceOf(BadPicture.class)
+        .hasMessage("good.png: no process can be started to read it");
+  }
+}
