@@ -74,6 +74,7 @@ export function FrameTile({
         {f.stops === undefined
           ? "exposure to be estimated"
           : `${step(f.stops - base)} st${f.seconds ? ` · ${shutter(f.seconds)} s f/${f.aperture}` : ""}`}
+        {f.focal !== undefined && ` · ${Math.round(f.focal)} mm`}
       </Typography>
       <Select
         size="small"

@@ -38,6 +38,7 @@ record DemoView(
               s.flash(),
               c.width(),
               c.height(),
+              OptionalDouble.empty(),
               c.middle()));
       codes.add(longEdge > c.width() ? larger(c, longEdge) : c);
     }

@@ -2,6 +2,7 @@ package illuminar.files;
 
 import illuminar.core.exposure.Exposure;
 import java.time.LocalDateTime;
+import java.time.ZoneOffset;
 import java.util.Optional;
 
 /**
@@ -9,13 +10,17 @@ import java.util.Optional;
  *
  * @param exposure time, aperture and speed, where all three are there
  * @param taken time on the camera's clock, to the sub-second
+ * @param offset of the camera's clock from UTC, where it told it
  * @param flash whether the flash fired
  * @param orientation EXIF orientation, 1 to 8
  * @param camera make and model, or empty
+ * @param optics the lens and its focal length, as far as they are known
  */
 public record Capture(
     Optional<Exposure> exposure,
     Optional<LocalDateTime> taken,
+    Optional<ZoneOffset> offset,
     boolean flash,
     int orientation,
-    String camera) {}
+    String camera,
+    Optics optics) {}

@@ -9,7 +9,9 @@ import com.drew.metadata.exif.ExifSubIFDDirectory;
 import illuminar.core.exposure.Exposure;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.time.DateTimeException;
 import java.time.LocalDateTime;
+import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.time.format.DateTimeParseException;
 import java.util.Optional;
@@ -18,7 +20,8 @@ import java.util.OptionalDouble;
 /** Reads what the camera wrote beside the pixels. Source: CIPA DC-008 (EXIF 2.32). */
 final class CaptureReader {
   private static final Capture NOTHING =
-      new Capture(Optional.empty(), Optional.empty(), false, 1, "");
+      new Capture(
+          Optional.empty(), Optional.empty(), Optional.empty(), false, 1, "", Optics.UNKNOWN);
 
   private CaptureReader() {}
 
@@ -49,9 +52,27 @@ final class CaptureReader {
     return new Capture(
         exposure,
         taken(sub),
+        offset(sub),
         flash.isPresent() && ((int) flash.getAsDouble() & 1) == 1,
         orientation,
-        (make + " " + model).trim());
+        (make + " " + model).trim(),
+        optics(sub, base));
+  }
+
+  /** A lens that tells nothing to the camera has a focal length of 0. */
+  private static Optics optics(Directory sub, Directory base) {
+    OptionalDouble focal = number(sub, base, ExifDirectoryBase.TAG_FOCAL_LENGTH);
+    return new Optics(
+        text(sub, ExifDirectoryBase.TAG_LENS_MODEL),
+        positive(focal) ? focal : OptionalDouble.empty());
+  }
+
+  private static Optional<ZoneOffset> offset(Directory sub) {
+    try {
+      return Optional.of(ZoneOffset.of(text(sub, ExifDirectoryBase.TAG_TIME_ZONE_ORIGINAL)));
+    } catch (DateTimeException e) {
+      return Optional.empty();
+    }
   }
 
   /** All that is there; nothing where it cannot be made out. */

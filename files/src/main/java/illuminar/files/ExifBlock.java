@@ -4,10 +4,13 @@ import illuminar.core.exposure.Exposure;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.ByteOrder;
+import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import org.apache.commons.imaging.common.RationalNumber;
 import org.apache.commons.imaging.formats.tiff.constants.ExifTagConstants;
+import org.apache.commons.imaging.formats.tiff.constants.TiffDirectoryType;
 import org.apache.commons.imaging.formats.tiff.constants.TiffTagConstants;
+import org.apache.commons.imaging.formats.tiff.taginfos.TagInfoAscii;
 import org.apache.commons.imaging.formats.tiff.write.TiffImageWriterLossy;
 import org.apache.commons.imaging.formats.tiff.write.TiffOutputDirectory;
 import org.apache.commons.imaging.formats.tiff.write.TiffOutputSet;
@@ -16,6 +19,9 @@ import org.apache.commons.imaging.formats.tiff.write.TiffOutputSet;
 final class ExifBlock {
   private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("uuuu:MM:dd HH:mm:ss");
   private static final DateTimeFormatter HUNDREDTHS = DateTimeFormatter.ofPattern("SS");
+
+  private static final TagInfoAscii OFFSET =
+      new TagInfoAscii("OffsetTimeOriginal", 0x9011, -1, TiffDirectoryType.EXIF_DIRECTORY_EXIF_IFD);
 
   private ExifBlock() {}
 
@@ -45,12 +51,26 @@ final class ExifBlock {
       exif.add(
           ExifTagConstants.EXIF_TAG_SUB_SEC_TIME_ORIGINAL, legend.taken().get().format(HUNDREDTHS));
     }
+    if (legend.offset().isPresent()) {
+      exif.add(OFFSET, hours(legend.offset().get()));
+    }
+    if (!legend.optics().lens().isEmpty()) {
+      exif.add(ExifTagConstants.EXIF_TAG_LENS_MODEL, ascii(legend.optics().lens()));
+    }
+    if (legend.optics().focal().isPresent()) {
+      double focal = legend.optics().focal().getAsDouble();
+      exif.add(ExifTagConstants.EXIF_TAG_FOCAL_LENGTH, rational(focal));
+    }
     exif.add(
         ExifTagConstants.EXIF_TAG_EXIF_VERSION,
         "0232".getBytes(java.nio.charset.StandardCharsets.US_ASCII));
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     new TiffImageWriterLossy(ByteOrder.LITTLE_ENDIAN).write(out, set);
     return out.toByteArray();
+  }
+
+  private static String hours(ZoneOffset offset) {
+    return offset.equals(ZoneOffset.UTC) ? "+00:00" : offset.getId();
   }
 
   static String ascii(String s) {

@@ -2,6 +2,7 @@ package illuminar.files;
 
 import illuminar.core.exposure.Exposure;
 import java.time.LocalDateTime;
+import java.time.ZoneOffset;
 import java.util.Optional;
 
 /**
@@ -9,6 +10,8 @@ import java.util.Optional;
  *
  * @param exposure of the anchor frame
  * @param taken when the anchor frame was taken
+ * @param offset of that time from UTC, where it is known
+ * @param optics the lens of the anchor frame
  * @param camera make and model of the camera, or empty
  * @param flash whether the flash fired in this frame
  * @param orientation EXIF orientation to write, 1 for upright
@@ -18,6 +21,8 @@ import java.util.Optional;
 public record Legend(
     Optional<Exposure> exposure,
     Optional<LocalDateTime> taken,
+    Optional<ZoneOffset> offset,
+    Optics optics,
     String camera,
     boolean flash,
     int orientation,
@@ -25,6 +30,27 @@ public record Legend(
     int captures) {
   public static final Legend NONE =
       new Legend(Optional.empty(), Optional.empty(), "", false, 1, "", 0);
+
+  /** Without what only the camera's lens and clock tell. */
+  public Legend(
+      Optional<Exposure> exposure,
+      Optional<LocalDateTime> taken,
+      String camera,
+      boolean flash,
+      int orientation,
+      String copyright,
+      int captures) {
+    this(
+        exposure,
+        taken,
+        Optional.empty(),
+        Optics.UNKNOWN,
+        camera,
+        flash,
+        orientation,
+        copyright,
+        captures);
+  }
 
   /**
    * IPTC Digital Source Type: one capture, or a composite of several. Source: IPTC NewsCodes,

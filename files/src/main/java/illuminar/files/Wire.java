@@ -7,7 +7,9 @@ import java.io.DataOutputStream;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.time.LocalDateTime;
+import java.time.ZoneOffset;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /** How what is read of a picture travels from one process to another; each piece after its mark. */
 final class Wire {
@@ -63,9 +65,12 @@ final class Wire {
       out.writeDouble(e.iso());
     }
     out.writeUTF(capture.taken().map(LocalDateTime::toString).orElse(""));
+    out.writeUTF(capture.offset().map(ZoneOffset::getId).orElse(""));
     out.writeBoolean(capture.flash());
     out.writeInt(capture.orientation());
     out.writeUTF(shortened(capture.camera()));
+    out.writeUTF(shortened(capture.optics().lens()));
+    out.writeDouble(capture.optics().focal().orElse(0));
   }
 
   static Capture capture(DataInputStream in, String name) throws IOException, BadPicture {
@@ -75,12 +80,19 @@ final class Wire {
             ? Optional.of(new Exposure(in.readDouble(), in.readDouble(), in.readDouble()))
             : Optional.empty();
     String taken = in.readUTF();
+    String offset = in.readUTF();
     return new Capture(
         exposure,
         taken.isEmpty() ? Optional.empty() : Optional.of(LocalDateTime.parse(taken)),
+        offset.isEmpty() ? Optional.empty() : Optional.of(ZoneOffset.of(offset)),
         in.readBoolean(),
         in.readInt(),
-        in.readUTF());
+        in.readUTF(),
+        optics(in.readUTF(), in.readDouble()));
+  }
+
+  private static Optics optics(String lens, double focal) {
+    return new Optics(lens, focal > 0 ? OptionalDouble.of(focal) : OptionalDouble.empty());
   }
 
   static void codes(Codes codes, DataOutputStream out) throws IOException {

@@ -21,8 +21,10 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDateTime;
+import java.time.ZoneOffset;
 import java.util.Arrays;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.zip.CRC32;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -36,6 +38,8 @@ class PictureFilesTest {
       new Legend(
           Optional.of(new Exposure(1 / 64.0, 8, 100)),
           Optional.of(LocalDateTime.of(2026, 6, 11, 12, 4, 10, 350_000_000)),
+          Optional.of(ZoneOffset.ofHoursMinutes(5, 30)),
+          new Optics("Fennick 17-35", OptionalDouble.of(17.5)),
           "Fennick F1",
           true,
           1,
@@ -94,6 +98,8 @@ class PictureFilesTest {
     assertThat(c.taken()).contains(LocalDateTime.of(2026, 6, 11, 12, 4, 10, 350_000_000));
     assertThat(c.flash()).isTrue();
     assertThat(c.camera()).isEqualTo("Fennick F1");
+    assertThat(c.offset()).contains(ZoneOffset.ofHoursMinutes(5, 30));
+    assertThat(c.optics()).isEqualTo(new Optics("Fennick 17-35", OptionalDouble.of(17.5)));
   }
 
   @Test

@@ -60,6 +60,7 @@ final class CaseFolder {
               capture.flash(),
               c.width(),
               c.height(),
+              OptionalDouble.empty(),
               c.middle()));
     }
     Grouping.View view = Grouping.view(found);

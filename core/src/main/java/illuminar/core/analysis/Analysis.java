@@ -4,6 +4,7 @@ import illuminar.core.colour.Stops;
 import illuminar.core.frame.Frame;
 import illuminar.core.frame.FrameRows;
 import illuminar.core.frame.Frames;
+import illuminar.core.picture.Once;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
@@ -38,9 +39,9 @@ public final class Analysis {
   private final int fullHeight;
   private final Raster raster;
   private final Raster small;
-  private final Map<String, Picture> drawn = new ConcurrentHashMap<>();
-  private final Map<String, Picture> smallDrawn = new ConcurrentHashMap<>();
-  private final Map<String, Plane> lightStops = new ConcurrentHashMap<>();
+  private final Map<String, Once<Picture>> drawn = new ConcurrentHashMap<>();
+  private final Map<String, Once<Picture>> smallDrawn = new ConcurrentHashMap<>();
+  private final Map<String, Once<Plane>> lightStops = new ConcurrentHashMap<>();
   private final Kept kept = new Kept();
   private volatile Shelf shelf;
 
@@ -90,31 +91,29 @@ public final class Analysis {
   /** A frame at a raster, kept where the raster is one of the two grids; do not modify. */
   public Picture draw(String frame, Raster at) {
     if (at.equals(raster)) {
-      Picture there = drawn.get(frame);
-      if (there == null) {
+      if (!drawn.containsKey(frame)) {
         // what is asked of one frame on this grid is mostly asked of all
         frames.ready(ids, at.scale());
-        there = drawn.computeIfAbsent(frame, id -> drawNow(id, at));
       }
-      return there;
+      return drawn.computeIfAbsent(frame, id -> new Once<>(() -> drawNow(id, at))).get();
     }
     return at.equals(small)
-        ? smallDrawn.computeIfAbsent(frame, id -> drawNow(id, at))
+        ? smallDrawn.computeIfAbsent(frame, id -> new Once<>(() -> drawNow(id, at))).get()
         : drawNow(frame, at);
   }
 
   /** Tones of a frame's light on the small grid, in stops; kept, do not modify. */
   public Plane lightStops(String frame) {
-    return lightStops.computeIfAbsent(
-        frame,
-        id -> {
-          Picture p = draw(id, small);
-          Plane stops = Plane.of(p.width(), p.height());
-          for (int i = 0; i < stops.data().length; i++) {
-            stops.data()[i] = Stops.of(frames.response().luminance(p.r()[i], p.g()[i], p.b()[i]));
-          }
-          return stops;
-        });
+    return lightStops.computeIfAbsent(frame, id -> new Once<>(() -> stops(id))).get();
+  }
+
+  private Plane stops(String frame) {
+    Picture p = draw(frame, small);
+    Plane stops = Plane.of(p.width(), p.height());
+    for (int i = 0; i < stops.data().length; i++) {
+      stops.data()[i] = Stops.of(frames.response().luminance(p.r()[i], p.g()[i], p.b()[i]));
+    }
+    return stops;
   }
 
   private Picture drawNow(String frame, Raster at) {
@@ -166,6 +165,7 @@ public final class Analysis {
     return FOUND * raster.pixels()
         + Stream.of(drawn, smallDrawn)
             .flatMap(m -> m.values().stream())
+            .flatMap(once -> once.there().stream())
             .mapToLong(p -> 12L * p.width() * p.height())
             .sum();
   }

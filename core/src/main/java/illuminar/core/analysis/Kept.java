@@ -1,5 +1,6 @@
 package illuminar.core.analysis;
 
+import illuminar.core.picture.Once;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -23,7 +24,7 @@ final class Kept {
       }
     }
     try {
-      return type.cast(once.value());
+      return type.cast(once.get());
     } catch (RuntimeException | Error e) {
       forget(type, question, once);
       throw e;
@@ -33,24 +34,6 @@ final class Kept {
   private void forget(Class<?> type, Object question, Once<?> failed) {
     synchronized (results) {
       results.get(type).remove(question, failed);
-    }
-  }
-
-  /** One result; the first that asks computes it, the others wait. */
-  private static final class Once<T> {
-    private Supplier<T> find;
-    private T value;
-
-    Once(Supplier<T> find) {
-      this.find = find;
-    }
-
-    synchronized T value() {
-      if (find != null) {
-        value = find.get();
-        find = null;
-      }
-      return value;
     }
   }
 }

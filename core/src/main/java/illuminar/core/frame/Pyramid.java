@@ -3,6 +3,7 @@ package illuminar.core.frame;
 import illuminar.core.picture.Bands;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
+import illuminar.core.picture.Turn;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Supplier;
@@ -21,6 +22,7 @@ public final class Pyramid {
   private final boolean linear;
   private final List<Level> levels;
   private final Supplier<Codes> source;
+  private final Turn reading = new Turn();
   private volatile Fine fine;
 
   /** A halved level: {@code power} halvings of the full size; planar codes, three planes. */
@@ -124,15 +126,15 @@ public final class Pyramid {
   /** The full size, read where it is not here. */
   private Fine fine() {
     Fine now = fine;
+    return now != null ? now : reading.take(this::read);
+  }
+
+  private Fine read() {
+    Fine now = fine;
     if (now == null) {
-      synchronized (this) {
-        now = fine;
-        if (now == null) {
-          Codes codes = source.get();
-          now = new Fine(codes, finer(codes));
-          fine = now;
-        }
-      }
+      Codes codes = source.get();
+      now = new Fine(codes, finer(codes));
+      fine = now;
     }
     return now;
   }

@@ -23,6 +23,9 @@ public final class Grouping {
   /** Nobody walks to the switch and back in less. */
   private static final Duration LAMPS = Duration.ofSeconds(5);
 
+  /** Focal lengths that differ by more, as a share; cameras round them. */
+  private static final double ZOOMED = 0.03;
+
   private Grouping() {}
 
   /**
@@ -31,6 +34,7 @@ public final class Grouping {
    * @param id names it
    * @param taken camera's clock, where known
    * @param stops exposure in stops, where known
+   * @param focal focal length, millimetres, where the lens told it
    * @param middle mean display code of the frame, 0 to 1
    */
   public record Found(
@@ -40,6 +44,7 @@ public final class Grouping {
       boolean flash,
       int width,
       int height,
+      OptionalDouble focal,
       double middle) {}
 
   /** A frame with its role in a view. */
@@ -74,6 +79,9 @@ public final class Grouping {
     if (last.width() != next.width() || last.height() != next.height()) {
       return true;
     }
+    if (zoomed(open, next)) {
+      return true;
+    }
     if (last.taken().isEmpty() || next.taken().isEmpty()) {
       return last.taken().isPresent() != next.taken().isPresent();
     }
@@ -85,6 +93,15 @@ public final class Grouping {
         && !next.flash()
         && repeats(open, next)
         && open.size() >= 3;
+  }
+
+  /** Whoever turns the zoom sets the camera up anew. */
+  private static boolean zoomed(List<Found> open, Found next) {
+    return next.focal().isPresent()
+        && open.stream()
+            .filter(f -> f.focal().isPresent())
+            .anyMatch(
+                f -> Math.abs(next.focal().getAsDouble() / f.focal().getAsDouble() - 1) > ZOOMED);
   }
 
   private static boolean repeats(List<Found> open, Found next) {

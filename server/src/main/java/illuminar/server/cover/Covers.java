@@ -81,7 +81,7 @@ public class Covers {
     }
     Recipe recipe = state.recipe();
     Raster raster = Raster.fitted(view.width(), view.height(), EDGE);
-    byte[] jpeg = ScreenJpeg.of(open.session(view).picture(recipe, raster), 0.85);
+    byte[] jpeg = ScreenJpeg.of(open.work(view, s -> s.picture(recipe, raster)), 0.85);
     Files.createDirectories(file.getParent());
     Path part = file.resolveSibling(state.edition() + ".part");
     Files.write(part, jpeg);

@@ -160,6 +160,8 @@ class DeliveryWork implements Work {
     return new Legend(
         exposure,
         Optional.ofNullable(anchor.taken()),
+        anchor.clock(),
+        anchor.optics(),
         anchor.camera(),
         anchor.flash(),
         1,

@@ -29,8 +29,8 @@ class ApiDescription {
   /** What may be lacking, by its schema: a file's tags, what is new; everything else is there. */
   private static final Map<String, Set<String>> MAY_LACK =
       Map.of(
-          "WaitingFrame", Set.of("seconds", "aperture", "iso", "taken", "stops"),
-          "FrameCard", Set.of("seconds", "aperture", "iso", "taken"),
+          "WaitingFrame", Set.of("seconds", "aperture", "iso", "focal", "taken", "stops"),
+          "FrameCard", Set.of("seconds", "aperture", "iso", "focal", "taken"),
           "WantedView", Set.of("into"),
           "Arranged", Set.of("view", "anchor"),
           "Regrouped", Set.of("job"));

@@ -63,6 +63,7 @@ class FrameReader {
           capture.flash(),
           header.width(),
           header.height(),
+          capture.optics().focal(),
           middle);
     }
   }

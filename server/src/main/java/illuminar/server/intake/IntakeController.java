@@ -3,6 +3,7 @@ package illuminar.server.intake;
 import illuminar.core.frame.Role;
 import illuminar.core.intake.Grouping;
 import illuminar.files.BadPicture;
+import illuminar.files.Optics;
 import illuminar.server.account.Member;
 import illuminar.server.account.Right;
 import illuminar.server.job.Job;
@@ -70,6 +71,7 @@ class IntakeController {
       Double seconds,
       Double aperture,
       Double iso,
+      Double focal,
       boolean flash,
       int width,
       int height,
@@ -125,12 +127,17 @@ class IntakeController {
         e.map(x -> x.seconds()).orElse(null),
         e.map(x -> x.aperture()).orElse(null),
         e.map(x -> x.iso()).orElse(null),
+        focal(r.capture().optics()),
         r.capture().flash(),
         r.header().width(),
         r.header().height(),
         r.burnt(),
         r.blocked(),
         here.contains(r.sha256()));
+  }
+
+  private static Double focal(Optics optics) {
+    return optics.focal().isPresent() ? (Double) optics.focal().getAsDouble() : null;
   }
 
   @GetMapping(

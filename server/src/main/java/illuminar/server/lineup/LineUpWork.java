@@ -5,6 +5,7 @@ import illuminar.core.first.FirstVersion;
 import illuminar.core.frame.Pyramid;
 import illuminar.core.lineup.LineUp;
 import illuminar.core.lineup.LinedUp;
+import illuminar.core.recipe.Recipe;
 import illuminar.core.render.PreviewSession;
 import illuminar.core.render.RenderCache;
 import illuminar.server.cover.Covers;
@@ -18,6 +19,7 @@ import illuminar.server.sitting.FrameLoader;
 import illuminar.server.sitting.OpenViews;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -64,19 +66,55 @@ public class LineUpWork {
 
   /** Lines up one view; does nothing new where it runs again. */
   public void lineUp(UUID viewId, Steps steps) {
-    View view = views.findById(viewId).orElseThrow();
-    List<FrameRow> rows = frames.findByViewIdAndBinnedIsNullOrderByPosition(viewId);
+    Optional<Analysis> analysis = Optional.empty();
+    // once more, where somebody arranges the frames meanwhile
+    while (analysis.isEmpty()) {
+      View view = views.findById(viewId).orElseThrow();
+      List<FrameRow> rows = frames.findByViewIdAndBinnedIsNullOrderByPosition(viewId);
+      analysis = open.withRoomFor(rows, () -> linedUp(view, rows, steps));
+    }
+    View ready = views.findById(viewId).orElseThrow();
+    open.keep(ready, analysis.get());
+    covers.refresh(ready, recipes.state(ready));
+  }
+
+  /** Lines up these frames and keeps what was found; nothing, if the view has others by then. */
+  private Optional<Analysis> linedUp(View view, List<FrameRow> rows, Steps steps) {
     int total = rows.size() + 2;
     steps.at(0, total, view.name() + ": reading " + rows.size() + " frames");
-    open.makeRoomFor(rows);
+    LinedUp lined = placed(view, rows, steps, total);
+    boolean first = view.currentRevision() == 0;
+    String making = first ? ": making a first version" : ": making its picture";
+    steps.at(total - 1, total, view.name() + making);
+    Analysis analysis = new Analysis(lined.frames());
+    Optional<Recipe> recipe =
+        first
+            ? Optional.of(
+                FirstVersion.of(new PreviewSession(analysis, new RenderCache(FIRST_CACHE))))
+            : Optional.empty();
+    String table = json.write(lined.frames().response().table256());
+    return transaction.execute(
+        s -> {
+          View fresh = views.hold(view.id()).orElseThrow();
+          if (!lately(fresh, view, rows)) {
+            return Optional.empty();
+          }
+          frames.saveAllAndFlush(rows);
+          fresh.linedUp(table);
+          views.saveAndFlush(fresh);
+          recipe.ifPresent(r -> recipes.begin(view.id(), r));
+          return Optional.of(analysis);
+        });
+  }
+
+  /** Finds how the frames lie; {@code rows} are told. */
+  private LinedUp placed(View view, List<FrameRow> rows, Steps steps, int total) {
     List<Pyramid> pyramids = loader.whole(rows);
     int anchor = 0;
-    for (int i = 0; i < rows.size(); i++) {
-      anchor = rows.get(i).id().equals(view.anchorId()) ? i : anchor;
-    }
     List<LinedUp.Taken> taken = new ArrayList<>();
     for (int i = 0; i < rows.size(); i++) {
       FrameRow r = rows.get(i);
+      anchor = r.id().equals(view.anchorId()) ? i : anchor;
       taken.add(
           new LinedUp.Taken(
               r.id().toString(), r.role(), r.stops(), r.stopsKnown(), pyramids.get(i)));
@@ -91,38 +129,7 @@ public class LineUpWork {
       rows.get(i).placed(p.toFrame(), p.spread(), p.sure());
       rows.get(i).estimated(lined.frames().all().get(i).stops());
     }
-    steps.at(
-        total - 1,
-        total,
-        view.name()
-            + (view.currentRevision() > 0 ? ": making its picture" : ": making a first version"));
-    Analysis analysis = new Analysis(lined.frames());
-    var recipe =
-        view.currentRevision() > 0
-            ? recipes.state(view).recipe()
-            : FirstVersion.of(new PreviewSession(analysis, new RenderCache(FIRST_CACHE)));
-    String table = json.write(lined.frames().response().table256());
-    boolean kept =
-        Boolean.TRUE.equals(
-            transaction.execute(
-                s -> {
-                  View fresh = views.hold(viewId).orElseThrow();
-                  if (!lately(fresh, view, rows)) {
-                    return false;
-                  }
-                  frames.saveAllAndFlush(rows);
-                  fresh.linedUp(table);
-                  views.saveAndFlush(fresh);
-                  recipes.begin(viewId, recipe);
-                  return true;
-                }));
-    if (!kept) {
-      lineUp(viewId, steps);
-      return;
-    }
-    View ready = views.findById(viewId).orElseThrow();
-    open.keep(ready, analysis);
-    covers.refresh(ready, recipes.state(ready));
+    return lined;
   }
 
   /** Whether a view's frames are still those that were lined up. */

@@ -3,6 +3,7 @@ package illuminar.server.shoot;
 import illuminar.core.frame.Role;
 import illuminar.core.frame.Similarity;
 import illuminar.files.Capture;
+import illuminar.files.Optics;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -11,7 +12,9 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.time.LocalDateTime;
+import java.time.ZoneOffset;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.UUID;
 
 /** One exposure of a view, as kept in the database. */
@@ -43,6 +46,11 @@ public class FrameRow {
   private LocalDateTime taken;
   private boolean flash;
   private String camera;
+  private String lens = "";
+  private Double focal;
+
+  /** Of the camera's clock from UTC, as "+02:00"; empty where it is not known. */
+  private String clock = "";
 
   @Column(name = "placed_a")
   private double placedA = 1;
@@ -94,6 +102,9 @@ public class FrameRow {
     this.taken = capture.taken().orElse(null);
     this.flash = capture.flash();
     this.camera = capture.camera();
+    this.lens = capture.optics().lens();
+    capture.optics().focal().ifPresent(f -> focal = f);
+    this.clock = capture.offset().map(ZoneOffset::getId).orElse("");
   }
 
   public void placed(Similarity move, double error, boolean certain) {
@@ -149,6 +160,9 @@ public class FrameRow {
     row.taken = taken;
     row.flash = flash;
     row.camera = camera;
+    row.lens = lens;
+    row.focal = focal;
+    row.clock = clock;
     row.burnt = burnt;
     row.blocked = blocked;
     return row;
@@ -229,6 +243,15 @@ public class FrameRow {
 
   public String camera() {
     return camera;
+  }
+
+  public Optics optics() {
+    return new Optics(lens, focal == null ? OptionalDouble.empty() : OptionalDouble.of(focal));
+  }
+
+  /** Of the camera's clock from UTC. */
+  public Optional<ZoneOffset> clock() {
+    return clock.isEmpty() ? Optional.empty() : Optional.of(ZoneOffset.of(clock));
   }
 
   public Similarity toFrame() {

@@ -69,15 +69,11 @@ final class Answers {
 
   private Given picture(Request.PictureRequest asked) {
     long start = System.nanoTime();
-    PreviewSession session = open.session(view.get());
     Raster raster = checked(asked.raster());
-    if (!asked.frame().isEmpty()) {
-      shown = session.frame(asked.frame(), raster);
-    } else if (asked.draft()) {
-      shown = session.draft(asked.recipe(), raster, asked.moving());
-    } else {
-      shown = session.picture(asked.recipe(), raster, asked.moving());
-    }
+    shown =
+        asked.draft() && asked.frame().isEmpty()
+            ? open.session(view.get()).draft(asked.recipe(), raster, asked.moving())
+            : open.work(view.get(), session -> sharp(session, asked, raster));
     shownAt = raster;
     long rendered = System.nanoTime();
     List<ScreenJpeg.Strip> strips = ScreenJpeg.strips(shown, asked.quality());
@@ -93,6 +89,13 @@ final class Answers {
             (rendered - start) / 1e6,
             (System.nanoTime() - start) / 1e6),
         strips.stream().map(ScreenJpeg.Strip::jpeg).toArray(byte[][]::new));
+  }
+
+  private static Picture sharp(
+      PreviewSession session, Request.PictureRequest asked, Raster raster) {
+    return asked.frame().isEmpty()
+        ? session.picture(asked.recipe(), raster, asked.moving())
+        : session.frame(asked.frame(), raster);
   }
 
   private List<Answer.ProbeReading> readings(List<Probe> probes) {
@@ -121,15 +124,16 @@ final class Answers {
 
   private Given pick(Request.PickRequest asked) {
     Reading reading =
-        open.session(view.get())
-            .colour(asked.recipe(), asked.look(), asked.x(), asked.y(), asked.radius());
+        open.work(
+            view.get(),
+            s -> s.colour(asked.recipe(), asked.look(), asked.x(), asked.y(), asked.radius()));
     return new Given(new Answer.PickAnswer(asked.seq(), asked.slot(), reading));
   }
 
   private Given mask(Request.MaskRequest asked) throws IOException {
     Raster raster = checked(asked.raster());
     float[] share =
-        open.session(view.get()).coverage(asked.recipe(), asked.region(), raster).copy();
+        open.work(view.get(), s -> s.coverage(asked.recipe(), asked.region(), raster).copy());
     BufferedImage image =
         new BufferedImage(raster.width(), raster.height(), BufferedImage.TYPE_BYTE_GRAY);
     byte[] data = ((DataBufferByte) image.getRaster().getDataBuffer()).getData();

@@ -22,6 +22,9 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
+import java.util.concurrent.Semaphore;
+import java.util.function.Function;
+import java.util.function.Supplier;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 
@@ -31,8 +34,17 @@ import org.springframework.stereotype.Component;
  */
 @Component
 public class OpenViews {
-  /** Bytes of pictures that are kept of one view. */
+  /** Bytes of pictures that are kept of one view at most, and of all that views may fill. */
   private static final long CACHE = 400_000_000L;
+
+  private static final int CACHE_SHARE = 6;
+
+  /** Bytes of a pixel of a frame at full size, with the frame at half its size. */
+  private static final long FULL_8 = 5;
+
+  private static final long FULL_16 = 8;
+
+  private static final long MB = 1 << 20;
 
   /** Bytes that a pixel of a frame takes while a view is lined up and its first version made. */
   private static final long WORKED_ON = 9;
@@ -44,6 +56,11 @@ public class OpenViews {
   private final long most;
   private final Map<Key, CompletableFuture<PreviewSession>> open =
       new LinkedHashMap<>(8, 0.75f, true);
+
+  /** Views that are worked on at full size now, and the megabytes that are free for others. */
+  private final List<Key> worked = new ArrayList<>();
+
+  private final Semaphore free;
 
   /** A view as it was lined up. */
   private record Key(UUID view, int lineUp) {
@@ -63,6 +80,15 @@ public class OpenViews {
     this.findings = findings;
     this.json = json;
     most = (long) (settings.open() * Runtime.getRuntime().maxMemory());
+    free = new Semaphore(megabytes(most), true);
+  }
+
+  private static int megabytes(long bytes) {
+    return (int) (bytes / MB);
+  }
+
+  private RenderCache cache() {
+    return new RenderCache(Math.min(CACHE, most / CACHE_SHARE));
   }
 
   /** The session of a lined-up view; opens it where it is not open. */
@@ -78,7 +104,7 @@ public class OpenViews {
     if (there == null) {
       there = mine;
       try {
-        mine.complete(new PreviewSession(read(view), new RenderCache(CACHE)));
+        mine.complete(new PreviewSession(read(view), cache()));
       } catch (RuntimeException | Error e) {
         synchronized (open) {
           open.remove(Key.of(view));
@@ -94,11 +120,45 @@ public class OpenViews {
     }
   }
 
+  /**
+   * Works on a view in a way that may need its frames at full size: in turn, and on no more views
+   * at a time than the memory holds.
+   */
+  public <T> T work(View view, Function<PreviewSession, T> work) {
+    PreviewSession session = session(view);
+    long need = full(session.analysis().frames());
+    return inTurn(
+        need,
+        () -> {
+          synchronized (open) {
+            worked.add(Key.of(view));
+          }
+          try {
+            makeRoom(0, most - Math.max(0, need - session.bytes()));
+            return work.apply(session);
+          } finally {
+            synchronized (open) {
+              worked.remove(Key.of(view));
+            }
+          }
+        });
+  }
+
+  private static long full(Frames frames) {
+    return frames.all().stream()
+        .mapToLong(
+            f ->
+                (long) f.pixels().width()
+                    * f.pixels().height()
+                    * (f.pixels().linear() ? FULL_16 : FULL_8))
+        .sum();
+  }
+
   /** Keeps a view open that has just been lined up, so that its bench opens at once. */
   public void keep(View view, Analysis analysis) {
     analysis.shelve(shelf(view, frames.findByViewIdAndBinnedIsNullOrderByPosition(view.id())));
     CompletableFuture<PreviewSession> session =
-        CompletableFuture.completedFuture(new PreviewSession(analysis, new RenderCache(CACHE)));
+        CompletableFuture.completedFuture(new PreviewSession(analysis, cache()));
     synchronized (open) {
       open.put(Key.of(view), session);
     }
@@ -111,38 +171,57 @@ public class OpenViews {
   }
 
   /**
-   * Lets views go before frames are worked on that are not open.
+   * Works on frames of a view that is not open; others are let go before, as far as that is needed.
    *
-   * @param rows of the frames that come
+   * @param rows of the frames
    */
-  public void makeRoomFor(List<FrameRow> rows) {
+  public <T> T withRoomFor(List<FrameRow> rows, Supplier<T> work) {
     long pixels = rows.stream().mapToLong(r -> (long) r.width() * r.height()).sum();
-    makeRoom(0, most - pixels * WORKED_ON);
+    return inTurn(
+        pixels * WORKED_ON,
+        () -> {
+          makeRoom(0, most - pixels * WORKED_ON);
+          return work.get();
+        });
+  }
+
+  /** Waits until so many bytes are free that others may work with, longest waiting first. */
+  private <T> T inTurn(long bytes, Supplier<T> work) {
+    int taken = megabytes(Math.min(most, bytes));
+    free.acquireUninterruptibly(taken);
+    try {
+      return work.get();
+    } finally {
+      free.release(taken);
+    }
   }
 
   /**
-   * @param stay how many of those used last stay whatever they need
+   * @param stay how many of those used last stay whatever they need; those worked on stay too
    */
   private void makeRoom(int stay, long most) {
+    Map<Key, PreviewSession> sessions = new LinkedHashMap<>();
+    List<Key> order;
     synchronized (open) {
-      long sum = 0;
-      Map<Key, PreviewSession> sessions = new LinkedHashMap<>();
       for (var e : open.entrySet()) {
         CompletableFuture<PreviewSession> f = e.getValue();
         if (f.isDone() && !f.isCompletedExceptionally()) {
           sessions.put(e.getKey(), f.join());
-          sum += f.join().bytes();
         }
       }
-      List<Key> order = new ArrayList<>(sessions.keySet());
-      for (int i = 0; i < order.size() - stay && sum > most; i++) {
-        PreviewSession session = sessions.get(order.get(i));
-        long before = session.bytes();
-        session.letGo();
-        sum -= before - session.bytes();
-      }
-      for (int i = 0; i < order.size() - stay && sum > most; i++) {
-        sum -= sessions.get(order.get(i)).bytes();
+      order = new ArrayList<>(sessions.keySet());
+      order.removeAll(worked);
+    }
+    long sum = sessions.values().stream().mapToLong(PreviewSession::bytes).sum();
+    for (int i = 0; i < order.size() - stay && sum > most; i++) {
+      PreviewSession session = sessions.get(order.get(i));
+      long before = session.bytes();
+      session.letGo();
+      sum -= before - session.bytes();
+    }
+    for (int i = 0; i < order.size() - stay && sum > most; i++) {
+      sum -= sessions.get(order.get(i)).bytes();
+      synchronized (open) {
         open.remove(order.get(i));
       }
     }

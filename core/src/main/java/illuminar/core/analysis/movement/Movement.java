@@ -6,6 +6,7 @@ import illuminar.core.filter.Box;
 import illuminar.core.frame.Frame;
 import illuminar.core.frame.Response;
 import illuminar.core.picture.Bands;
+import illuminar.core.picture.Once;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
 import java.util.List;
@@ -33,7 +34,7 @@ public final class Movement {
   private static final int SOFT = 2;
 
   private final Plane apart;
-  private final Map<Double, Plane> found = new ConcurrentHashMap<>();
+  private final Map<Double, Once<Plane>> found = new ConcurrentHashMap<>();
 
   private Movement(Plane apart) {
     this.apart = apart;
@@ -124,7 +125,7 @@ public final class Movement {
    * not to be modified.
    */
   public Plane disagreeing(double least) {
-    return found.computeIfAbsent(least, l -> find(l.floatValue()));
+    return found.computeIfAbsent(least, l -> new Once<>(() -> find(l.floatValue()))).get();
   }
 
   private Plane find(float least) {
