@@ -60,6 +60,11 @@ public record Frames(List<Frame> all, String anchor, Response response) {
     all.parallelStream().filter(f -> ids.contains(f.id())).forEach(f -> f.pixels().ready(scale));
   }
 
+  /** Whether the full size of all of them is here. */
+  public boolean whole() {
+    return all.stream().allMatch(f -> f.pixels().whole());
+  }
+
   public int width() {
     return anchorFrame().pixels().width();
   }

@@ -116,6 +116,11 @@ public final class Pyramid {
     return (now == null ? 0 : now.bytes()) + levels.stream().mapToLong(Level::bytes).sum();
   }
 
+  /** Whether the full size is here. */
+  public boolean whole() {
+    return fine != null;
+  }
+
   /** Lets go of what can be read again; whoever draws from it now still can. */
   public void letGo() {
     if (levels.get(0).power > 1) {

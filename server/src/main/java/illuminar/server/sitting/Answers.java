@@ -72,7 +72,7 @@ final class Answers {
     Raster raster = checked(asked.raster());
     shown =
         asked.draft() && asked.frame().isEmpty()
-            ? open.session(view.get()).draft(asked.recipe(), raster, asked.moving())
+            ? open.hurry(view.get(), s -> s.draft(asked.recipe(), raster, asked.moving()))
             : open.work(view.get(), session -> sharp(session, asked, raster));
     shownAt = raster;
     long rendered = System.nanoTime();

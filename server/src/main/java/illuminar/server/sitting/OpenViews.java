@@ -144,6 +144,15 @@ public class OpenViews {
         });
   }
 
+  /**
+   * Works on a view in a hurry: at once where its frames are here, else in turn, since what is not
+   * here is read.
+   */
+  public <T> T hurry(View view, Function<PreviewSession, T> work) {
+    PreviewSession session = session(view);
+    return session.analysis().frames().whole() ? work.apply(session) : work(view, work);
+  }
+
   private static long full(Frames frames) {
     return frames.all().stream()
         .mapToLong(
