@@ -30,6 +30,7 @@ export function FrameTile({
   onAnchor,
   onSplit,
 }: TileProps) {
+  const told = typeof f.stops === "number";
   return (
     <Box sx={{ width: 138 }} data-testid="card-frame">
       <Box
@@ -66,15 +67,11 @@ export function FrameTile({
       <Typography variant="body2" noWrap title={f.name}>
         {f.name}
       </Typography>
-      <Typography
-        variant="caption"
-        component="div"
-        color={f.stops === undefined ? "text.secondary" : undefined}
-      >
-        {f.stops === undefined
+      <Typography variant="caption" component="div" color={told ? undefined : "text.secondary"}>
+        {!told
           ? "exposure to be estimated"
-          : `${step(f.stops - base)} st${f.seconds ? ` · ${shutter(f.seconds)} s f/${f.aperture}` : ""}`}
-        {f.focal !== undefined && ` · ${Math.round(f.focal)} mm`}
+          : `${step((f.stops ?? 0) - base)} st${f.seconds ? ` · ${shutter(f.seconds)} s f/${f.aperture}` : ""}`}
+        {!!f.focal && ` · ${Math.round(f.focal)} mm`}
       </Typography>
       <Select
         size="small"

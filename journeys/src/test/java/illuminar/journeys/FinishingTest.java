@@ -51,6 +51,7 @@ class FinishingTest {
     Object before = page.evaluate(WARMTH);
     Locator warmer = bench.slider("Warmer");
     warmer.focus();
+    assertThat(bench.saved()).containsText("Saved");
     String saved = bench.saved().innerText();
     for (int k = 0; k < 4; k++) {
       page.keyboard().press("Shift+ArrowLeft");
@@ -58,6 +59,7 @@ class FinishingTest {
     assertThat(bench.number("Warmer")).hasValue("−40 mired");
     page.waitForFunction("was => (" + WARMTH.strip() + ")() < was - 3", before);
     assertThat(bench.saved()).not().hasText(saved);
+    assertThat(bench.saved()).containsText("Saved");
     assertThat(page.getByText(Pattern.compile("neutral at .* K"))).isVisible();
     bench.passes("colour").getByLabel(Pattern.compile("^Warmer: ")).click();
     Locator dialog = page.getByRole(AriaRole.PRESENTATION);

@@ -54,6 +54,7 @@ public final class Pictures {
     keep("shoots");
     intake();
     contacts();
+    frames();
     bench();
     table();
     dormer();
@@ -150,6 +151,20 @@ public final class Pictures {
     page.mouse().move(5, 5);
     rest();
     keep("contact-table");
+  }
+
+  private void frames() {
+    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Frames").setExact(true))
+        .click();
+    page.getByLabel("Choose FWH_0117.JPG").click();
+    page.keyboard().down("Shift");
+    page.getByLabel("Choose FWH_0119.JPG").click();
+    page.keyboard().up("Shift");
+    rest();
+    keep("frames");
+    page.goBack();
+    page.getByLabel("Open Stair hall").waitFor();
+    rest();
   }
 
   private void bench() {
