@@ -1,6 +1,5 @@
 package illuminar.server.regroup;
 
-import illuminar.core.frame.Similarity;
 import illuminar.core.picture.Point;
 import illuminar.core.recipe.Refit;
 import illuminar.server.account.Member;
@@ -18,7 +17,6 @@ import illuminar.server.shoot.View;
 import illuminar.server.shoot.Views;
 import illuminar.server.web.Problem;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -237,7 +235,13 @@ class Regroup {
     if (same) {
       return;
     }
-    UnaryOperator<Point> to = carried(view, v.anchor(), before, out);
+    Before was = new Before(view, before);
+    Optional<UnaryOperator<Point>> carried = was.carried(v.anchor());
+    if (carried.isEmpty()) {
+      out.lost.add(
+          view.name() + ": how the new anchor lies is not known; look whether regions still fit");
+    }
+    UnaryOperator<Point> to = carried.orElse(UnaryOperator.identity());
     Set<String> left = new LinkedHashSet<>();
     settle(view, rows, v.frames());
     rows.forEach(f -> left.add(f.id().toString()));
@@ -246,46 +250,12 @@ class Regroup {
         .refit(
             view,
             recipe ->
-                Refit.of(recipe, left, anchor, gone -> nearest(gone, before, rows, anchor), to))
+                Refit.of(recipe, left, anchor, gone -> was.nearest(gone, rows).orElse(anchor), to))
         .forEach(said -> out.lost.add(view.name() + ": " + said));
     boards.carry(view.id(), view.width(), view.height(), to);
     view.regrouped(UUID.fromString(anchor));
     views.save(view);
     out.changed.add(view.id());
-  }
-
-  /** Where places of a view are once it has another anchor, as far as its line-up tells. */
-  private static UnaryOperator<Point> carried(
-      View view, UUID anchor, List<FrameRow> before, Outcome out) {
-    if (anchor.equals(view.anchorId())) {
-      return UnaryOperator.identity();
-    }
-    Optional<FrameRow> known =
-        before.stream().filter(f -> f.id().equals(anchor) && f.sure()).findFirst();
-    if (known.isEmpty()) {
-      out.lost.add(
-          view.name() + ": how the new anchor lies is not known; look whether regions still fit");
-      return UnaryOperator.identity();
-    }
-    Similarity move = known.get().toFrame();
-    return move.isNone()
-        ? UnaryOperator.identity()
-        : p -> move.carry(p, view.width(), view.height());
-  }
-
-  /** The frame of the same role whose exposure comes nearest to that of one that is gone. */
-  private static String nearest(
-      String gone, List<FrameRow> before, List<FrameRow> now, String anchor) {
-    return before.stream()
-        .filter(f -> f.id().toString().equals(gone))
-        .findFirst()
-        .flatMap(
-            was ->
-                now.stream()
-                    .filter(f -> f.role() == was.role())
-                    .min(Comparator.comparingDouble(f -> Math.abs(f.stops() - was.stops()))))
-        .map(f -> f.id().toString())
-        .orElse(anchor);
   }
 
   private void begin(UUID shoot, Arrangement.Arranged v, Map<UUID, FrameRow> all, Outcome out) {
