@@ -51,7 +51,7 @@ const habits: Middleware = {
   },
 };
 
-/** The server, with the types of its own description. Refusals are thrown as {@link Refused}. */
+/** The server, typed by its description. Refusals are thrown as {@link Refused}. */
 export const server = createClient<paths>({ baseUrl: "", bodySerializer: (body) => JSON.stringify(body) });
 server.use(habits);
 

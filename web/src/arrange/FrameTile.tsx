@@ -1,8 +1,9 @@
 import { Box, Button, MenuItem, Select, Tooltip, Typography } from "@mui/material";
 import type { Role } from "../api/types";
+import { stepped } from "../kit/numbers";
 import { look } from "../theme";
 import type { Arranged } from "./plan";
-import { ROLE, shutter, step } from "./words";
+import { ROLE, shutter } from "./words";
 
 interface TileProps {
   frame: Arranged;
@@ -30,7 +31,6 @@ export function FrameTile({
   onAnchor,
   onSplit,
 }: TileProps) {
-  const told = typeof f.stops === "number";
   return (
     <Box sx={{ width: 138 }} data-testid="card-frame">
       <Box
@@ -67,11 +67,15 @@ export function FrameTile({
       <Typography variant="body2" noWrap title={f.name}>
         {f.name}
       </Typography>
-      <Typography variant="caption" component="div" color={told ? undefined : "text.secondary"}>
-        {!told
+      <Typography
+        variant="caption"
+        component="div"
+        color={f.stops === undefined ? "text.secondary" : undefined}
+      >
+        {f.stops === undefined
           ? "exposure to be estimated"
-          : `${step((f.stops ?? 0) - base)} st${f.seconds ? ` · ${shutter(f.seconds)} s f/${f.aperture}` : ""}`}
-        {!!f.focal && ` · ${Math.round(f.focal)} mm`}
+          : `${stepped(f.stops - base)} st${f.seconds ? ` · ${shutter(f.seconds)} s f/${f.aperture}` : ""}`}
+        {f.focal !== undefined && ` · ${Math.round(f.focal)} mm`}
       </Typography>
       <Select
         size="small"

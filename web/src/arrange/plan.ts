@@ -34,7 +34,6 @@ export function planOfViews(views: ViewSheet[]): Planned[] {
     wanted: true,
     frames: v.frames.map((f) => ({
       ...f,
-      stops: f.stops,
       width: v.width,
       height: v.height,
       flash: f.role === "FLASH",
@@ -109,16 +108,17 @@ export function merge(plan: Planned[], at: number): Planned[] {
   });
 }
 
+function without(v: Planned, goes: Set<string>): Planned {
+  const frames = v.frames.filter((f) => !goes.has(f.id));
+  return frames.length === v.frames.length ? v : { ...v, frames, anchor: anchorOf(frames, v.anchor) };
+}
+
 /** Frames moved to another view, or to a new one behind all where there is none; a view without frames goes. */
 export function moveFrames(plan: Planned[], ids: string[], to: number): Planned[] {
   const goes = new Set(ids);
   const moved = plan.flatMap((v, i) => (i === to ? [] : v.frames.filter((f) => goes.has(f.id))));
   if (moved.length === 0) return plan;
-  const left = plan.map((v, i) => {
-    if (i === to) return { ...v, frames: [...v.frames, ...moved] };
-    const frames = v.frames.filter((f) => !goes.has(f.id));
-    return frames.length === v.frames.length ? v : { ...v, frames, anchor: anchorOf(frames, v.anchor) };
-  });
+  const left = plan.map((v, i) => (i === to ? { ...v, frames: [...v.frames, ...moved] } : without(v, goes)));
   const fresh: Planned = { name: "New view", anchor: anchorOf(moved, ""), wanted: true, frames: moved };
   return [...left, ...(plan[to] ? [] : [fresh])].filter((v) => v.frames.length > 0);
 }
@@ -126,12 +126,7 @@ export function moveFrames(plan: Planned[], ids: string[], to: number): Planned[
 /** Frames taken out of all views; a view without frames goes. */
 export function takeOut(plan: Planned[], ids: string[]): Planned[] {
   const goes = new Set(ids);
-  return plan
-    .map((v) => {
-      const frames = v.frames.filter((f) => !goes.has(f.id));
-      return frames.length === v.frames.length ? v : { ...v, frames, anchor: anchorOf(frames, v.anchor) };
-    })
-    .filter((v) => v.frames.length > 0);
+  return plan.map((v) => without(v, goes)).filter((v) => v.frames.length > 0);
 }
 
 /** What a plan changes of the views that are there, as the server is told; frames that are in it nowhere go. */

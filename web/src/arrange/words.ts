@@ -13,9 +13,3 @@ export function shutter(seconds: number): string {
   if (seconds <= 0) return "?";
   return seconds < 0.3 ? `1/${Math.round(1 / seconds)}` : String(Math.round(seconds * 10) / 10);
 }
-
-/** Stops against another frame, with a sign. */
-export function step(stops: number): string {
-  const r = Math.round(stops * 10) / 10;
-  return (r > 0 ? "+" : r < 0 ? "−" : "") + Math.abs(r).toFixed(Number.isInteger(r) ? 0 : 1);
-}

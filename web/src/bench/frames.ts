@@ -1,12 +1,11 @@
 import type { Frame } from "../api/types";
+import { stepped } from "../kit/numbers";
 import type { Measure } from "./state/helpers";
 
 /** Stops of a frame against the anchor, as text. */
 export function step(frame: Frame, frames: Frame[]): string {
   const anchor = frames.find((f) => f.anchor);
-  const d = Math.round((frame.stops - (anchor?.stops ?? 0)) * 10) / 10;
-  const digits = Number.isInteger(d) ? 0 : 1;
-  return (d > 0 ? "+" : d < 0 ? "−" : "") + Math.abs(d).toFixed(digits);
+  return stepped(frame.stops - (anchor?.stops ?? 0));
 }
 
 const ROLE: Record<Frame["role"], string> = {

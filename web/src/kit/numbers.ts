@@ -40,3 +40,9 @@ export function held(bounds: Bound[], now: Record<string, number>, name: string,
   }
   return Number(v.toFixed(6));
 }
+
+/** Stops from one frame to another, with a sign. */
+export function stepped(stops: number): string {
+  const r = Math.round(stops * 10) / 10;
+  return (r > 0 ? "+" : r < 0 ? "−" : "") + Math.abs(r).toFixed(Number.isInteger(r) ? 0 : 1);
+}

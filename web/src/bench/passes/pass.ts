@@ -6,6 +6,6 @@ export interface PassUi {
   kind: string;
   /** An editor beside its scales. */
   Editor?: ComponentType<{ pass: Pass }>;
-  /** Adds it in a way of its own. */
+  /** Adds it, where that takes more than its start values. */
   add?: (kind: Kind) => void;
 }

@@ -13,7 +13,7 @@ import { count } from "../words";
 import { RegionChooser, whereWords } from "./choosers";
 import { Word } from "./Word";
 
-/** The groups of passes: each with a region, a strength and a switch of its own. */
+/** The groups of passes: each with its region, strength and switch. */
 export function Groups() {
   const groups = useHistory((s) => s.recipe?.groups) ?? [];
   if (groups.length === 0) return null;

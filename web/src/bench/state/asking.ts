@@ -21,7 +21,7 @@ let preview: Preview | undefined;
 /** Whether nothing has come yet: the first picture is a quick one, and the sharp one follows it. */
 let first = true;
 
-/** What the last picture or mask could not do. */
+/** Why the last picture or mask failed. */
 let shownProblem = "";
 
 /** The regions whose small masks have been asked for, as they were then. */

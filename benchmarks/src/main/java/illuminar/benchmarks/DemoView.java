@@ -38,7 +38,6 @@ record DemoView(
               s.flash(),
               c.width(),
               c.height(),
-              OptionalDouble.empty(),
               c.middle()));
       codes.add(longEdge > c.width() ? larger(c, longEdge) : c);
     }

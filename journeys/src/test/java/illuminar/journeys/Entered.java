@@ -1,10 +1,13 @@
 package illuminar.journeys;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import com.microsoft.playwright.options.AriaRole;
 import illuminar.server.TestServer;
 import java.io.IOException;
 import java.nio.file.Files;
+import java.util.regex.Pattern;
 
 /**
  * Somebody signed in, on the page of the shoots; at a server without a card where no other is
@@ -33,5 +36,15 @@ final class Entered implements AutoCloseable {
   public void close() {
     chromium.close();
     server.close();
+  }
+
+  /** The button whose name a pattern fits from its beginning. */
+  Locator button(String begins) {
+    return page.getByRole(
+        AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^" + begins)));
+  }
+
+  Locator link(String name) {
+    return page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name).setExact(true));
   }
 }

@@ -28,12 +28,11 @@ class ManagingTest {
   }
 
   private static Locator button(String name) {
-    return page.getByRole(
-        AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^" + name + "$")));
+    return entered.button(name + "$");
   }
 
   private static Locator shoot(String name) {
-    return page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name).setExact(true));
+    return entered.link(name);
   }
 
   private static void choose(String shoot, String item) {

@@ -35,8 +35,7 @@ class SendingTest {
   }
 
   private static Locator button(String name) {
-    return page.getByRole(
-        AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^" + name)));
+    return entered.button(name);
   }
 
   private static Path[] frames() throws IOException {

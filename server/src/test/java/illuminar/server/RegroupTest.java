@@ -1,5 +1,10 @@
 package illuminar.server;
 
+import static illuminar.server.RegroupBodies.ELLIPSE;
+import static illuminar.server.RegroupBodies.arranged;
+import static illuminar.server.RegroupBodies.body;
+import static illuminar.server.RegroupBodies.drawn;
+import static illuminar.server.RegroupBodies.part;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -45,29 +50,6 @@ class RegroupTest {
 
   private static JsonNode one(List<JsonNode> frames, Predicate<JsonNode> wanted) {
     return frames.stream().filter(wanted).findFirst().orElseThrow();
-  }
-
-  private static ObjectNode arranged(String view, String anchor, List<JsonNode> frames) {
-    ObjectNode v = Visitor.JSON.createObjectNode().put("view", view).put("name", "Room");
-    v.put("anchor", anchor);
-    ArrayNode list = v.putArray("frames");
-    frames.forEach(
-        f ->
-            list.addObject()
-                .put("id", f.path("id").asString())
-                .put("role", f.path("role").asString()));
-    return v;
-  }
-
-  private static String body(List<String> bin, ObjectNode... views) {
-    ObjectNode all = Visitor.JSON.createObjectNode();
-    ArrayNode list = all.putArray("views");
-    for (ObjectNode v : views) {
-      list.add(v);
-    }
-    ArrayNode gone = all.putArray("bin");
-    bin.forEach(gone::add);
-    return all.toString();
   }
 
   private static int status(String body) {
@@ -116,26 +98,6 @@ class RegroupTest {
     }
     throw new AssertionError("no region " + id);
   }
-
-  private static String part(String shape) {
-    return "{\"id\":\"p\",\"combine\":\"ADD\",\"shape\":"
-        + shape
-        + ",\"feather\":0,\"strength\":1,\"invert\":false,\"off\":false}";
-  }
-
-  private static String drawn(String id, String... parts) {
-    return "{\"id\":\""
-        + id
-        + "\",\"name\":\"Lamp\",\"grow\":0,\"edge\":0,\"feather\":0,\"density\":1,"
-        + "\"invert\":false,\"parts\":["
-        + String.join(",", parts)
-        + "]}";
-  }
-
-  private static final String ELLIPSE =
-      part(
-          "{\"kind\":\"ellipse\",\"centre\":{\"x\":0.4,\"y\":0.3},\"wide\":0.1,\"high\":0.1,"
-              + "\"turn\":0,\"softness\":0.5}");
 
   /** Whatever was drawn stays on the thing that it was drawn on. */
   @Test

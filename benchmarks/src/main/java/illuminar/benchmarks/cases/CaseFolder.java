@@ -60,7 +60,6 @@ final class CaseFolder {
               capture.flash(),
               c.width(),
               c.height(),
-              OptionalDouble.empty(),
               c.middle()));
     }
     Grouping.View view = Grouping.view(found);

@@ -160,13 +160,14 @@ public sealed interface Ground {
 
     @Override
     public Ground among(Predicate<String> there, String anchor, UnaryOperator<Point> to) {
-      List<String> left = frames.stream().filter(there).toList();
-      List<Chosen> moved = carried(chosen, there, to);
-      String real = there.test(towards) ? towards : anchor;
-      return left.isEmpty()
-          ? new OneFrame(anchor)
-          : new EvenBlend(
-              left, contrast, saturation, exposedness, oneWhereMoving, moved, calm, real);
+      return Ground.among(
+          this,
+          there,
+          anchor,
+          to,
+          (left, moved, real) ->
+              new EvenBlend(
+                  left, contrast, saturation, exposedness, oneWhereMoving, moved, calm, real));
     }
   }
 
@@ -254,13 +255,14 @@ public sealed interface Ground {
 
     @Override
     public Ground among(Predicate<String> there, String anchor, UnaryOperator<Point> to) {
-      List<String> left = frames.stream().filter(there).toList();
-      List<Chosen> moved = carried(chosen, there, to);
-      String real = there.test(towards) ? towards : anchor;
-      return left.isEmpty()
-          ? new OneFrame(anchor)
-          : new RadianceMerge(
-              left, exposure, compression, asLit, held, oneWhereMoving, moved, calm, real);
+      return Ground.among(
+          this,
+          there,
+          anchor,
+          to,
+          (left, moved, real) ->
+              new RadianceMerge(
+                  left, exposure, compression, asLit, held, oneWhereMoving, moved, calm, real));
     }
   }
 
@@ -271,12 +273,27 @@ public sealed interface Ground {
     return all;
   }
 
-  private static List<Chosen> carried(
-      List<Chosen> chosen, Predicate<String> there, UnaryOperator<Point> to) {
-    return chosen.stream()
-        .filter(c -> there.test(c.frame()))
-        .map(c -> new Chosen(to.apply(c.at()), c.frame()))
-        .toList();
+  /** Makes a ground of frames, what is chosen in them, and the frame that calm mixes towards. */
+  interface Making {
+    Ground of(List<String> frames, List<Chosen> chosen, String towards);
+  }
+
+  private static Ground among(
+      Several ground,
+      Predicate<String> there,
+      String anchor,
+      UnaryOperator<Point> to,
+      Making making) {
+    List<String> left = ground.frames().stream().filter(there).toList();
+    if (left.isEmpty()) {
+      return new OneFrame(anchor);
+    }
+    List<Chosen> moved =
+        ground.chosen().stream()
+            .filter(c -> there.test(c.frame()))
+            .map(c -> new Chosen(to.apply(c.at()), c.frame()))
+            .toList();
+    return making.of(left, moved, there.test(ground.towards()) ? ground.towards() : anchor);
   }
 
   private static Set<String> with(List<String> frames, double calm, String towards) {

@@ -191,7 +191,7 @@ public final class RadianceMergeWork implements GroundWork {
         float stops = tone(light, i);
         rendered(light, i, stops, exposure(slope[x] * stops + offset[x], base.middle), shown);
         for (int c = 0; c < 3; c++) {
-          light.channel(c)[i] = share > 0 ? calmed(shown[c], calm[c][x], share) : shown[c];
+          light.channel(c)[i] = share > 0 ? mixed(shown[c], calm[c][x], share) : shown[c];
         }
       }
     }
@@ -199,7 +199,7 @@ public final class RadianceMergeWork implements GroundWork {
     return light;
   }
 
-  private static float calmed(float shown, float towards, float share) {
+  private static float mixed(float shown, float towards, float share) {
     float code = Srgb.encodeFast(shown);
     return Srgb.decodeFast(code + share * (towards - code));
   }

@@ -45,7 +45,20 @@ public final class Grouping {
       int width,
       int height,
       OptionalDouble focal,
-      double middle) {}
+      double middle) {
+
+    /** Taken with a lens that told nothing. */
+    public Found(
+        String id,
+        Optional<LocalDateTime> taken,
+        OptionalDouble stops,
+        boolean flash,
+        int width,
+        int height,
+        double middle) {
+      this(id, taken, stops, flash, width, height, OptionalDouble.empty(), middle);
+    }
+  }
 
   /** A frame with its role in a view. */
   public record Placed(Found frame, Role role) {}

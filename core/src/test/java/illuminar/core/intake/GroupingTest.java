@@ -23,7 +23,6 @@ class GroupingTest {
         flash,
         2400,
         1600,
-        OptionalDouble.empty(),
         middle);
   }
 
@@ -43,31 +42,6 @@ class GroupingTest {
     assertThat(views).hasSize(2);
     assertThat(views.get(0).frames()).hasSize(5);
     assertThat(views.get(0).anchor()).isEqualTo("a2");
-  }
-
-  private static Grouping.Found at(double millimetres, Grouping.Found f) {
-    return new Grouping.Found(
-        f.id(),
-        f.taken(),
-        f.stops(),
-        f.flash(),
-        f.width(),
-        f.height(),
-        OptionalDouble.of(millimetres),
-        f.middle());
-  }
-
-  /**
-   * A zoom that was turned is another set-up; what cameras round, and what no lens tells, is not.
-   */
-  @Test
-  void anotherFocalLengthIsAnotherView() {
-    List<Grouping.Found> card = new ArrayList<>();
-    bracket("a", 0).forEach(f -> card.add(at(17, f)));
-    card.set(2, at(17.3, card.get(2)));
-    card.add(shot("manual", 5, -4, false));
-    bracket("b", 12).forEach(f -> card.add(at(24, f)));
-    assertThat(Grouping.views(card)).extracting(v -> v.frames().size()).containsExactly(6, 5);
   }
 
   @Test
@@ -101,14 +75,7 @@ class GroupingTest {
     Grouping.Found big = shot("big", 0, -8, false);
     Grouping.Found small =
         new Grouping.Found(
-            "small",
-            Optional.of(NOON.plusSeconds(1)),
-            OptionalDouble.of(-8),
-            false,
-            600,
-            400,
-            OptionalDouble.empty(),
-            0.5);
+            "small", Optional.of(NOON.plusSeconds(1)), OptionalDouble.of(-8), false, 600, 400, 0.5);
     assertThat(Grouping.views(List.of(big, small))).hasSize(2);
   }
 
@@ -116,14 +83,7 @@ class GroupingTest {
   void framesWithoutTagsAreNotLost() {
     Grouping.Found bare =
         new Grouping.Found(
-            "bare",
-            Optional.empty(),
-            OptionalDouble.empty(),
-            false,
-            2400,
-            1600,
-            OptionalDouble.empty(),
-            0.5);
+            "bare", Optional.empty(), OptionalDouble.empty(), false, 2400, 1600, 0.5);
     List<Grouping.View> views = Grouping.views(List.of(bare, shot("a", 0, -8, false)));
     assertThat(views).hasSize(2);
     assertThat(Grouping.views(List.of(bare)).get(0).anchor()).isEqualTo("bare");
@@ -176,7 +136,6 @@ class GroupingTest {
                         false,
                         2400,
                         1600,
-                        OptionalDouble.empty(),
                         0.5))))
         .as("nothing is known of its exposure")
         .hasSize(1);
@@ -283,7 +242,6 @@ class GroupingTest {
               false,
               2400,
               1600,
-              OptionalDouble.empty(),
               0.1 * i));
     }
     assertThat(lastRole(with(bare, shot("w", 14, -13, false)))).isEqualTo(Role.AMBIENT);
@@ -313,20 +271,12 @@ class GroupingTest {
         flash,
         2400,
         1600,
-        OptionalDouble.empty(),
         middle);
   }
 
   private static Grouping.Found timeless(String id, double stops) {
     return new Grouping.Found(
-        id,
-        Optional.empty(),
-        OptionalDouble.of(stops),
-        false,
-        2400,
-        1600,
-        OptionalDouble.empty(),
-        0.5);
+        id, Optional.empty(), OptionalDouble.of(stops), false, 2400, 1600, 0.5);
   }
 
   private static List<Grouping.Found> with(List<Grouping.Found> frames, Grouping.Found more) {

@@ -80,8 +80,7 @@ public class Bin {
   void throwView(Member member, UUID id) {
     transaction.executeWithoutResult(
         s -> {
-          View view =
-              views.holdOwned(id, member.studio()).orElseThrow(() -> Problem.notFound("view"));
+          View view = service.heldView(member.studio(), id);
           view.bin();
           note(member, "moved the view " + view.name() + " to the bin");
         });
@@ -112,11 +111,7 @@ public class Bin {
   }
 
   void deleteFrame(Member member, UUID id) {
-    FrameRow frame =
-        frames(member.studio()).stream()
-            .filter(f -> f.id().equals(id))
-            .findFirst()
-            .orElseThrow(() -> Problem.notFound("frame in the bin"));
+    FrameRow frame = service.binnedFrame(member.studio(), id);
     delete(frame);
     note(member, "deleted the frame " + frame.name() + " for good");
   }

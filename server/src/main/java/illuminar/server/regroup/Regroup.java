@@ -21,7 +21,6 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -116,7 +115,6 @@ class Regroup {
         begin(shoot, v, all, out);
       }
     }
-    frames.flush();
     if (!wanted.bin().isEmpty()) {
       audit.note(
           member.studio(), member.account(), "moved " + count(wanted.bin().size()) + " to the bin");
@@ -134,10 +132,10 @@ class Regroup {
     return frames == 1 ? "a frame" : frames + " frames";
   }
 
-  /** Lines views up anew as they are, for instance because that failed before. */
+  /** Lines a view up anew as it is, for instance because that failed before. */
   @Transactional
   Job again(Member member, UUID id) {
-    View view = views.holdOwned(id, member.studio()).orElseThrow(() -> Problem.notFound("view"));
+    View view = shoots.heldView(member.studio(), id);
     idle(member, view.shootId());
     view.regrouped(view.anchorId());
     return lineUp(member, view.shootId(), List.of(id)).orElseThrow();
@@ -146,19 +144,9 @@ class Regroup {
   /** Brings a frame back into its view. */
   @Transactional
   Job bringBack(Member member, UUID id) {
-    FrameRow frame =
-        frames.findBinned(member.studio()).stream()
-            .filter(f -> f.id().equals(id))
-            .findFirst()
-            .orElseThrow(() -> Problem.notFound("frame in the bin"));
-    View view =
-        views
-            .holdOwned(frame.viewId(), member.studio())
-            .orElseThrow(() -> Problem.notFound("view"));
-    idle(member, view.shootId());
+    FrameRow frame = shoots.binnedFrame(member.studio(), id);
     frame.restore();
-    view.regrouped(view.anchorId());
-    return lineUp(member, view.shootId(), List.of(view.id())).orElseThrow();
+    return again(member, frame.viewId());
   }
 
   private Optional<Job> lineUp(Member member, UUID shoot, List<UUID> changed) {
@@ -254,12 +242,11 @@ class Regroup {
         .forEach(said -> out.lost.add(view.name() + ": " + said));
     boards.carry(view.id(), view.width(), view.height(), to);
     view.regrouped(UUID.fromString(anchor));
-    views.save(view);
     out.changed.add(view.id());
   }
 
   private void begin(UUID shoot, Arrangement.Arranged v, Map<UUID, FrameRow> all, Outcome out) {
-    List<FrameRow> rows = v.ids().stream().map(all::get).filter(Objects::nonNull).toList();
+    List<FrameRow> rows = v.ids().stream().map(all::get).toList();
     FrameRow first = rows.get(0);
     View view =
         new View(

@@ -45,10 +45,7 @@ public class ShootService {
 
   @Transactional
   public void renameView(UUID studio, UUID view, String name) {
-    views
-        .holdOwned(view, studio)
-        .orElseThrow(() -> Problem.notFound("view"))
-        .rename(Names.checked("view", name));
+    heldView(studio, view).rename(Names.checked("view", name));
   }
 
   /**
@@ -73,6 +70,18 @@ public class ShootService {
 
   public View ownedView(UUID studio, UUID view) {
     return views.findOwned(view, studio).orElseThrow(() -> Problem.notFound("view"));
+  }
+
+  /** A view that nobody else changes until the transaction ends. */
+  public View heldView(UUID studio, UUID view) {
+    return views.holdOwned(view, studio).orElseThrow(() -> Problem.notFound("view"));
+  }
+
+  public FrameRow binnedFrame(UUID studio, UUID frame) {
+    return frames.findBinned(studio).stream()
+        .filter(f -> f.id().equals(frame))
+        .findFirst()
+        .orElseThrow(() -> Problem.notFound("frame in the bin"));
   }
 
   public List<FrameRow> frames(UUID view) {

@@ -34,10 +34,11 @@ import org.springframework.stereotype.Component;
  */
 @Component
 public class OpenViews {
-  /** Bytes of pictures that are kept of one view at most, and of all that views may fill. */
+  /** Bytes of pictures that are kept of one view at most. */
   private static final long CACHE = 400_000_000L;
 
-  private static final int CACHE_SHARE = 6;
+  /** Views that can keep as many pictures as they may at a time, at least. */
+  private static final int CACHES = 6;
 
   /** Bytes of a pixel of a frame at full size, with the frame at half its size. */
   private static final long FULL_8 = 5;
@@ -88,7 +89,7 @@ public class OpenViews {
   }
 
   private RenderCache cache() {
-    return new RenderCache(Math.min(CACHE, most / CACHE_SHARE));
+    return new RenderCache(Math.min(CACHE, most / CACHES));
   }
 
   /** The session of a lined-up view; opens it where it is not open. */
@@ -125,7 +126,10 @@ public class OpenViews {
    * at a time than the memory holds.
    */
   public <T> T work(View view, Function<PreviewSession, T> work) {
-    PreviewSession session = session(view);
+    return work(view, session(view), work);
+  }
+
+  private <T> T work(View view, PreviewSession session, Function<PreviewSession, T> work) {
     long need = full(session.analysis().frames());
     return inTurn(
         need,
@@ -150,7 +154,7 @@ public class OpenViews {
    */
   public <T> T hurry(View view, Function<PreviewSession, T> work) {
     PreviewSession session = session(view);
-    return session.analysis().frames().whole() ? work.apply(session) : work(view, work);
+    return session.analysis().frames().whole() ? work.apply(session) : work(view, session, work);
   }
 
   private static long full(Frames frames) {
