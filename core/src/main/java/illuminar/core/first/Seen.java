@@ -185,7 +185,7 @@ final class Seen {
    */
   record Done(double was, double neutral, double coloured) {
     /** Chroma that coloured things keep at least, as a share, if a pass is to stay. */
-    static final double KEPT = 0.7;
+    static final double KEPT = 0.6;
   }
 
   /** What was done from this picture to the next, which shows the same places. */

@@ -38,6 +38,11 @@ public record LabPlanes(int width, int height, float[] l, float[] a, float[] b) 
     return out;
   }
 
+  /** Lightness of a luminance that is 1 at white, L*. */
+  public static float lightness(float luminance) {
+    return 116 * f(luminance) - 16;
+  }
+
   private static float f(float t) {
     return t > BEND ? Stops.light(Stops.of(t) * (1 / 3f)) : (24389f / 27 * t + 16) / 116;
   }

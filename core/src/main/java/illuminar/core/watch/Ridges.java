@@ -6,10 +6,10 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * Thin lines of a picture that the light of the frames does not have. A place lies on a line where
- * it is lighter, or darker, than what lies on both sides of it; by more than the steepest tone
- * curve makes of the light's own line there it is new. New places that touch over {@value #LONG}
- * pixels and are thin make a line. Our own rules, no source.
+ * Thin lines of a picture that the frames do not have. A place lies on a line where it is lighter,
+ * or darker, than what lies on both sides of it; by more than the steepest tone curve makes of a
+ * line that is there in a frame, or in its light, it is new. New places that touch over {@value
+ * #LONG} pixels and are thin make a line. Our own rules, no source.
  */
 final class Ridges {
   /** Lightness over both sides from which on a line is seen. */
@@ -23,17 +23,37 @@ final class Ridges {
   /** Pixels of a line over its length at most; more is a patch. */
   private static final double THIN = 4;
 
-  /** Lightness that a stop makes at white, times the steepest curve's slope. */
-  private static final float STEEPEST = 54;
+  /** Slope of the steepest curve that a camera or a contrast makes. */
+  private static final float STEEPEST = 2;
+
+  /** Lightness that a stop makes at white. */
+  private static final float OF_A_STOP = 27;
 
   private static final int[][] ACROSS = {{1, 0}, {0, 1}, {1, 1}, {1, -1}};
 
   private final Plane shown;
-  private final List<Plane> lights;
+  private final List<There> there;
 
-  private Ridges(Plane shown, List<Plane> lights) {
+  private Ridges(Plane shown, List<There> there) {
     this.shown = shown;
-    this.lights = lights;
+    this.there = there;
+  }
+
+  /**
+   * What has lines of its own.
+   *
+   * @param most lightness that the steepest curve makes of one unit of it
+   */
+  record There(Plane plane, float most) {
+    /** Light, in stops. */
+    static There light(Plane stops) {
+      return new There(stops, STEEPEST * OF_A_STOP);
+    }
+
+    /** A frame as the camera shows it, L*: it has lines against what it burnt, too. */
+    static There frame(Plane lightness) {
+      return new There(lightness, STEEPEST);
+    }
   }
 
   /** A place on a line, and how far it stands off both sides of it, L*. */
@@ -49,10 +69,10 @@ final class Ridges {
    * The places of all new lines.
    *
    * @param shown lightness of the picture, L*
-   * @param lights of the frames, one by one and together, stops
+   * @param there the frames and their light, one by one and together
    */
-  static List<Place> of(Plane shown, List<Plane> lights) {
-    return new Ridges(shown, lights).all();
+  static List<Place> of(Plane shown, List<There> there) {
+    return new Ridges(shown, there).all();
   }
 
   private List<Place> all() {
@@ -120,8 +140,8 @@ final class Ridges {
   /** The most that the steepest tone curve makes of a line that the frames have, L*. */
   private float own(float amount, int x, int y, int[] d) {
     float most = 0;
-    for (Plane light : lights) {
-      float own = STEEPEST * off(light, x, y, d[0], d[1]);
+    for (There t : there) {
+      float own = t.most * off(t.plane, x, y, d[0], d[1]);
       most = amount > 0 ? Math.max(most, own) : Math.min(most, own);
     }
     return most;

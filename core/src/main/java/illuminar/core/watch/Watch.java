@@ -50,7 +50,7 @@ public final class Watch {
   private final Recipe recipe;
   private final List<Pass> passes;
   private final Raster raster;
-  private final List<Plane> frames = new ArrayList<>();
+  private final List<Ridges.There> lines = new ArrayList<>();
   private final Plane light;
   private final List<Rims.Way> ways;
   private final List<LabPlanes> labs = new ArrayList<>();
@@ -93,7 +93,7 @@ public final class Watch {
 
   /**
    * Light of the scene in stops, each frame counting by how well it shows a pixel; each frame's own
-   * goes to {@link #frames}.
+   * and what it shows go to {@link #lines}.
    */
   private Plane light(Analysis analysis) {
     List<Frame> all = new ArrayList<>(analysis.frames().ambient());
@@ -110,7 +110,7 @@ public final class Watch {
     for (Frame f : all) {
       Picture p = analysis.draw(f.id(), raster);
       Plane own = Plane.of(raster.width(), raster.height());
-      frames.add(own);
+      Plane shown = Plane.of(raster.width(), raster.height());
       for (int i = 0; i < weights.length; i++) {
         float most = Math.max(p.r()[i], Math.max(p.g()[i], p.b()[i]));
         float tone = Space.srgbLuminance(p.r()[i], p.g()[i], p.b()[i]);
@@ -119,13 +119,17 @@ public final class Watch {
             Stops.of(response.luminance(p.r()[i], p.g()[i], p.b()[i])) - (float) f.stops();
         // what a frame hardly shows is noise, of which no line is made
         own.data()[i] = weight > SHOWS ? stops : Float.NaN;
+        shown.data()[i] = LabPlanes.lightness(tone);
         sum.data()[i] += weight * stops;
         weights[i] += weight;
       }
+      lines.add(Ridges.There.light(own));
+      lines.add(Ridges.There.frame(shown));
     }
     for (int i = 0; i < weights.length; i++) {
       sum.data()[i] /= weights[i];
     }
+    lines.add(Ridges.There.light(sum));
     return sum;
   }
 
@@ -242,9 +246,7 @@ public final class Watch {
     Spots spots = new Spots(raster.width(), raster.height(), labs.size());
     List<Plane> shown =
         labs.stream().map(l -> new Plane(raster.width(), raster.height(), l.l())).toList();
-    List<Plane> lights = new ArrayList<>(frames);
-    lights.add(light);
-    for (Ridges.Place place : Ridges.of(shown.get(shown.size() - 1), lights)) {
+    for (Ridges.Place place : Ridges.of(shown.get(shown.size() - 1), lines)) {
       double[] share = new double[labs.size()];
       double relit = 0;
       for (int k = 0; k < share.length; k++) {

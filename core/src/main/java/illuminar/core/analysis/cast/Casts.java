@@ -81,6 +81,7 @@ public record Casts(Plane red, Plane blue, Plane glow) {
       lean[0].data()[i] = Lean.bounded(lean[0].data()[i]) * (1 - shining[i]);
       lean[1].data()[i] = Lean.bounded(lean[1].data()[i]) * (1 - shining[i]);
     }
+    LitFrames.into(lean, analysis, p);
     return new Casts(lean[0], lean[1], glow(analysis, p));
   }
 

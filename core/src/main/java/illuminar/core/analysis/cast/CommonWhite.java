@@ -41,8 +41,11 @@ record CommonWhite(float red, float blue) {
 
   private static final float ACROSS = 0.78f;
 
-  /** By the votes of a picture's pixels, each by its lightness; lean 0 where there are none. */
-  static CommonWhite of(Picture p, LabPlanes lab, float[] view) {
+  /**
+   * By the votes of a picture's pixels, each by its lightness and by how much it looks like paint;
+   * lean 0 where there are none.
+   */
+  static CommonWhite of(Picture p, LabPlanes lab, float[] view, float[] paint) {
     LeanVotes grid = new LeanVotes(CELL, CELLS);
     for (int i = 0; i < view.length; i++) {
       float l = lab.l()[i] / 100;
@@ -52,7 +55,7 @@ record CommonWhite(float red, float blue) {
       float red = Lean.of(p.r()[i], p.g()[i]);
       float blue = Lean.of(p.b()[i], p.g()[i]);
       if (Math.abs(tint(red, blue)) < OFF && inside(grid, red) && inside(grid, blue)) {
-        double weight = l * l * l * l;
+        double weight = l * l * l * l * paint[i];
         grid.add(red, blue, weight, weight);
       }
     }
@@ -87,7 +90,8 @@ record CommonWhite(float red, float blue) {
         && Math.abs(warmth(red - nextRed, blue - nextBlue)) < STEP;
   }
 
-  private static float tint(float red, float blue) {
+  /** Lean to green or magenta, log2. */
+  static float tint(float red, float blue) {
     return ACROSS * red + ALONG * blue;
   }
 

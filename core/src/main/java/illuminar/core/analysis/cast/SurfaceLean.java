@@ -33,6 +33,9 @@ final class SurfaceLean {
 
   private static final int POWER = 8;
 
+  /** Share of the picture from which on a surface tells of the light. */
+  private static final double PATCH = 0.003;
+
   /** How alike a place must be for light to go over from it. */
   private static final float SURE = 0.7f;
 
@@ -64,7 +67,8 @@ final class SurfaceLean {
     Plane blue = Plane.of(p.width(), p.height());
     Plane known = Plane.of(p.width(), p.height());
     Plane light = bright(lab);
-    CommonWhite white = CommonWhite.of(p, lab, view);
+    float[] paint = Grain.paint(p);
+    CommonWhite white = CommonWhite.of(p, lab, view, paint);
     float[] lightest = new float[known.data().length];
     for (int i = 0; i < lightest.length; i++) {
       if (view[i] > 0.02f) {
@@ -80,12 +84,15 @@ final class SurfaceLean {
       blue.data()[i] = Lean.bounded(Lean.of(shows.b()[i], shows.g()[i]));
       // what is burnt is light enough
       lightest[i] =
-          anchor ? Ease.between((lab.l()[i] / light.data()[i] - DULL) / (WHITE - DULL)) : 1;
+          anchor
+              ? paint[i] * Ease.between((lab.l()[i] / light.data()[i] - DULL) / (WHITE - DULL))
+              : 1;
     }
     float[] alike = alike(white, red, blue, lightest);
     for (int i = 0; i < lightest.length; i++) {
       known.data()[i] = lightest[i] * alike[i];
     }
+    withoutPatches(known);
     double wide = Math.max(p.width(), p.height());
     return new Plane[] {
       enlarged(spread(red, known, wide), analysis), enlarged(spread(blue, known, wide), analysis)
@@ -120,6 +127,23 @@ final class SurfaceLean {
       }
     }
     return out;
+  }
+
+  /** Takes out what is too small to be told from a smooth place of something else. */
+  private static void withoutPatches(Plane known) {
+    float[] k = known.data();
+    boolean[] seen = new boolean[k.length];
+    for (int i = 0; i < k.length; i++) {
+      if (k[i] > 0 && !seen[i]) {
+        int[] patch =
+            FloodFill.of(i, known.width(), known.height(), false, seen, (from, to) -> k[to] > 0);
+        if (patch.length < PATCH * k.length) {
+          for (int at : patch) {
+            k[at] = 0;
+          }
+        }
+      }
+    }
   }
 
   /** The anchor's picture, or of the darker frames' the lightest that is not burnt at a pixel. */

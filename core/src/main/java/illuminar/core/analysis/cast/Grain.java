@@ -1,0 +1,79 @@
+package illuminar.core.analysis.cast;
+
+import illuminar.core.colour.Space;
+import illuminar.core.colour.Stops;
+import illuminar.core.filter.Ease;
+import illuminar.core.filter.Gauss;
+import illuminar.core.picture.Picture;
+import illuminar.core.picture.Plane;
+import java.util.Arrays;
+
+/**
+ * How much grain a surface shows, in stops: the median distance of the tones about a place from the
+ * plane that fits them best. Paint is smooth, whatever light falls on it; boards, stone and cloth
+ * are not, and what is warm about them is their own. Our own rule, no source.
+ */
+final class Grain {
+  /** Stops up to which a surface is smooth as paint is, and from which on it is not paint. */
+  private static final float PAINT = 0.01f;
+
+  private static final float GRAINY = 0.022f;
+
+  /** Pixels to each side of a place that are looked at. */
+  private static final int REACH = 2;
+
+  /** Grain over this is an edge, and tells nothing more. */
+  private static final float MOST = 0.05f;
+
+  private static final float DARK = 1e-3f;
+
+  private Grain() {}
+
+  /** How much each place of a small picture looks like paint, 0 to 1. */
+  static float[] paint(Picture p) {
+    int w = p.width();
+    int h = p.height();
+    float[] tones = new float[w * h];
+    for (int i = 0; i < tones.length; i++) {
+      tones[i] = Stops.of(Math.max(DARK, Space.srgbLuminance(p.r()[i], p.g()[i], p.b()[i])));
+    }
+    Plane grain = Plane.of(w, h);
+    for (int y = 0; y < h; y++) {
+      for (int x = 0; x < w; x++) {
+        grain.data()[y * w + x] = Math.min(MOST, at(tones, w, h, x, y));
+      }
+    }
+    float[] out = Gauss.smooth(grain, REACH).data();
+    for (int i = 0; i < out.length; i++) {
+      out[i] = Ease.between((GRAINY - out[i]) / (GRAINY - PAINT));
+    }
+    return out;
+  }
+
+  private static float at(float[] tones, int w, int h, int x, int y) {
+    int side = 2 * REACH + 1;
+    float[] here = new float[side * side];
+    float mean = 0;
+    float across = 0;
+    float down = 0;
+    float squares = 0;
+    for (int k = 0; k < here.length; k++) {
+      int u = k % side - REACH;
+      int v = k / side - REACH;
+      int cx = Math.max(0, Math.min(w - 1, x + u));
+      int cy = Math.max(0, Math.min(h - 1, y + v));
+      here[k] = tones[cy * w + cx];
+      mean += here[k] / here.length;
+      across += u * here[k];
+      down += v * here[k];
+      squares += u * u;
+    }
+    for (int k = 0; k < here.length; k++) {
+      float plane =
+          mean + (across * (k % side - REACH) + down * ((float) (k / side) - REACH)) / squares;
+      here[k] = Math.abs(here[k] - plane);
+    }
+    Arrays.sort(here);
+    return here[here.length / 2];
+  }
+}
