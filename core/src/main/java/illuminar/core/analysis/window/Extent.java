@@ -37,6 +37,18 @@ final class Extent {
   /** Stops over the room from which on light is surely seen through glass. */
   private static final float OUTSIDE = 1.2f;
 
+  /** How far the tops of windows in line lie apart at most, as a share of the long edge. */
+  private static final double IN_LINE = 0.01;
+
+  /** How much wider one of them is at most, as a logarithm. */
+  private static final double AS_WIDE = 0.3;
+
+  /** Stops by which a row is brighter than what is seen above it, from which on it is floor. */
+  private static final float RISE = 1.2f;
+
+  /** Stops within which such a row lies. */
+  private static final float EVEN = 0.5f;
+
   /** Stops by which sheer cloth dims the brightest of a view at least. */
   private static final float SHEER = 0.7f;
 
@@ -205,6 +217,10 @@ final class Extent {
     double most = from + Math.max(window.high(), window.wide()) * 1.6;
     double rail = (sheer ? MULLION : RAIL) * longEdge;
     int run = 0;
+    List<Float> seenAbove = new ArrayList<>();
+    for (double up = window.high() / 3; up > RUN; up--) {
+      seenAbove.add(row(window, -up)[ROW / 2]);
+    }
     for (double y = from + 1; y < Math.min(most, stops.height() - 1) && y - last <= rail; y++) {
       int there = 0;
       int seen = 0;
@@ -217,14 +233,32 @@ final class Extent {
         }
       }
       boolean bare = bare(edges);
-      boolean through = bare ? outside(window, y - from) : seenThrough(window, y - from, sheer);
+      boolean through =
+          bare ? outside(window, y - from) : seenThrough(window, y - from, sheer);
       boolean on = seen > 0 && there >= (bare ? HALF : MANY) * seen && through;
       run = on ? run + 1 : 0;
       if (run >= RUN) {
+        float[] row = row(window, y - from);
+        float here = row[ROW / 2];
+        boolean even = row[BRIGHT] - row[DARK] < EVEN;
+        if (!sheer && even && here > lately(seenAbove) + RISE) {
+          // what is seen grows darker downwards; the floor that mirrors a sky does not
+          break;
+        }
+        seenAbove.add(here);
         last = y;
       }
     }
     return last;
+  }
+
+  /** Median of the last so many tones. */
+  private static float lately(List<Float> tones) {
+    return tones.subList(Math.max(0, tones.size() - ROW), tones.size()).stream()
+        .sorted()
+        .skip(Math.min(ROW, tones.size()) / 2)
+        .findFirst()
+        .orElse(Float.POSITIVE_INFINITY);
   }
 
   /** The line, level with the window's bottom, at which half of the edges end. */
@@ -248,6 +282,33 @@ final class Extent {
   private boolean outside(Quad window, double below) {
     // where a curtain hides half of a window, what counts as its wall is light as well
     return row(window, below)[DARK] > room + OUTSIDE;
+  }
+
+  /**
+   * The window down to the bottom of another beside it, as wide and with its top in line, if both
+   * its sides go on to there and what lies between them stands over wall and room; else as it is.
+   */
+  Quad asFarAs(Quad other, Quad window) {
+    double x = window.middle()[0];
+    double top = Quad.at(window.top(), x);
+    double bottom = Quad.at(window.bottom(), x);
+    double to = Quad.at(other.bottom(), x);
+    boolean inLine = Math.abs(Quad.at(other.top(), x) - top) < IN_LINE * longEdge;
+    boolean asWide = Math.abs(Math.log(window.wide() / other.wide())) < AS_WIDE;
+    if (!inLine || !asWide || to < bottom + RAIL * longEdge || to > stops.height() - 2) {
+      return window;
+    }
+    int on = 0;
+    int rows = 0;
+    for (double y = bottom + 1; y < to; y++, rows++) {
+      boolean sides =
+          Math.abs(across(Quad.at(window.left(), y), y)) > EDGE
+              && Math.abs(across(Quad.at(window.right(), y), y)) > EDGE;
+      on += sides && row(window, y - bottom)[DARK] > Math.max(wall, room) + SEEN ? 1 : 0;
+    }
+    return on < MANY * rows
+        ? window
+        : new Quad(window.left(), window.right(), window.top(), other.bottom());
   }
 
   /**

@@ -113,7 +113,17 @@ public final class Openings {
         out.add(new Opening(glass, Stops.light(wall), Stops.light(view)));
       }
     }
-    return out;
+    return out.stream().map(o -> asDeep(o, out, in)).toList();
+  }
+
+  /** A window as deep as those in line with it. */
+  private static Opening asDeep(Opening window, List<Opening> all, Looked in) {
+    Extent extent = new Extent(in.fine, Stops.of(window.wall()), in.tree.middle());
+    Quad sides = window.sides();
+    for (Opening other : all) {
+      sides = extent.asFarAs(other.sides(), sides);
+    }
+    return new Opening(sides, window.wall(), window.view());
   }
 
   /**

@@ -97,8 +97,9 @@ final class PaneTree {
    *
    * @param strong whether it stands for itself
    * @param tone median of its light, stops
+   * @param sides how many of its sides lie in the picture
    */
-  record Pane(Quad quad, boolean strong, float tone) {}
+  record Pane(Quad quad, boolean strong, float tone, int sides) {}
 
   /** Median of the whole view's light, stops. */
   float middle() {
@@ -171,8 +172,12 @@ final class PaneTree {
       return;
     }
     Pane pane = judged(quad, all);
-    // what stands for itself is never lost in something larger that does not
-    if (pane != null && (pane.strong || within.stream().noneMatch(Pane::strong))) {
+    // what stands for itself is never lost in something larger that does not, nor in what has
+    // grown to the end of the picture where it did not: that is light on a wall
+    if (pane != null
+        && within.stream()
+            .filter(Pane::strong)
+            .allMatch(p -> pane.strong && pane.sides >= p.sides)) {
       found.removeAll(within);
       found.add(pane);
     }
@@ -204,7 +209,7 @@ final class PaneTree {
     float tone = tones[tones.length / 2];
     boolean enough = clear == sides || tone > middle() + FAR_OVER_ROOM;
     boolean strong = sum / sides >= STRONG && enough && tone > middle() + OVER_ROOM;
-    return !strong && lampLit(all, tones) ? null : new Pane(quad, strong, tone);
+    return !strong && lampLit(all, tones) ? null : new Pane(quad, strong, tone, sides);
   }
 
   /**
