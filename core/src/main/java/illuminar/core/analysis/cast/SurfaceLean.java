@@ -33,6 +33,9 @@ final class SurfaceLean {
 
   private static final int POWER = 8;
 
+  /** How much a place counts that looks like no paint at all. */
+  private static final float UNLIKELY = 0.02f;
+
   /** Share of the picture from which on a surface tells of the light. */
   private static final double PATCH = 0.003;
 
@@ -66,8 +69,8 @@ final class SurfaceLean {
     Plane red = Plane.of(p.width(), p.height());
     Plane blue = Plane.of(p.width(), p.height());
     Plane known = Plane.of(p.width(), p.height());
-    Plane light = bright(lab);
     float[] paint = Grain.paint(p);
+    Plane light = bright(lab, paint, view);
     CommonWhite white = CommonWhite.of(p, lab, view, paint);
     float[] lightest = new float[known.data().length];
     for (int i = 0; i < lightest.length; i++) {
@@ -171,21 +174,26 @@ final class SurfaceLean {
   }
 
   /**
-   * How light the lightest surfaces about each pixel are, L*: walls and ceilings are lighter than
-   * floors and furniture in the same light (the white patch of Land's retinex, taken locally as a
-   * Minkowski mean, Finlayson and Trezzi 2004).
+   * How light the lightest painted surfaces about each pixel are, L*: walls and ceilings are
+   * lighter than floors and furniture in the same light (the white patch of Land's retinex, taken
+   * locally as a Minkowski mean, Finlayson and Trezzi 2004).
    */
-  private static Plane bright(LabPlanes lab) {
+  private static Plane bright(LabPlanes lab, float[] paint, float[] view) {
     Plane raised = Plane.of(lab.width(), lab.height());
+    Plane weight = Plane.of(lab.width(), lab.height());
     for (int i = 0; i < raised.data().length; i++) {
       float x = Math.max(0, lab.l()[i]) / 100;
       float x2 = x * x;
       float x4 = x2 * x2;
-      raised.data()[i] = x4 * x4;
+      weight.data()[i] = view[i] > 0.02f ? 0 : UNLIKELY + paint[i];
+      raised.data()[i] = weight.data()[i] * x4 * x4;
     }
-    Plane mean = Gauss.smooth(raised, ABOUT * Math.max(lab.width(), lab.height()));
+    double wide = ABOUT * Math.max(lab.width(), lab.height());
+    Plane mean = Gauss.smooth(raised, wide);
+    Plane all = Gauss.smooth(weight, wide);
     for (int i = 0; i < mean.data().length; i++) {
-      mean.data()[i] = (float) (100 * Math.pow(Math.max(1e-9, mean.data()[i]), 1.0 / POWER));
+      double of = mean.data()[i] / Math.max(1e-6, all.data()[i]);
+      mean.data()[i] = (float) (100 * Math.pow(Math.max(1e-9, of), 1.0 / POWER));
     }
     return mean;
   }

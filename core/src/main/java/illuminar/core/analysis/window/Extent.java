@@ -233,8 +233,7 @@ final class Extent {
         }
       }
       boolean bare = bare(edges);
-      boolean through =
-          bare ? outside(window, y - from) : seenThrough(window, y - from, sheer);
+      boolean through = bare ? outside(window, y - from) : seenThrough(window, y - from, sheer);
       boolean on = seen > 0 && there >= (bare ? HALF : MANY) * seen && through;
       run = on ? run + 1 : 0;
       if (run >= RUN) {
