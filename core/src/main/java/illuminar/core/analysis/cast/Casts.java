@@ -91,9 +91,9 @@ public record Casts(Plane red, Plane blue, Plane glow) {
   private static final float SURELY = 2.2f;
 
   /** The same of any light, from which on it is that of a lamp or its shade. */
-  private static final float LAMP = 1.3f;
+  private static final float LAMP = 1.8f;
 
-  private static final float SHINING = 2.1f;
+  private static final float SHINING = 2.6f;
 
   /**
    * Where light comes from, 0 to 1: daylight through sheer cloth or glass, far over the middle of

@@ -10,8 +10,9 @@ import java.util.Arrays;
 
 /**
  * How much grain a surface shows, in stops: the median distance of the tones about a place from the
- * plane that fits them best. Paint is smooth, whatever light falls on it; boards, stone and cloth
- * are not, and what is warm about them is their own. Our own rule, no source.
+ * smooth surface, of the second order, that fits them best. Paint is smooth, whatever light falls
+ * on it; boards, stone and cloth are not, and what is warm about them is their own. Our own rule,
+ * no source.
  */
 final class Grain {
   /** Stops up to which a surface is smooth as paint is, and from which on it is not paint. */
@@ -26,6 +27,8 @@ final class Grain {
   private static final float MOST = 0.05f;
 
   private static final float DARK = 1e-3f;
+
+  private static final float[][] SHAPES = shapes();
 
   private Grain() {}
 
@@ -53,27 +56,49 @@ final class Grain {
   private static float at(float[] tones, int w, int h, int x, int y) {
     int side = 2 * REACH + 1;
     float[] here = new float[side * side];
-    float mean = 0;
-    float across = 0;
-    float down = 0;
-    float squares = 0;
     for (int k = 0; k < here.length; k++) {
-      int u = k % side - REACH;
-      int v = k / side - REACH;
-      int cx = Math.max(0, Math.min(w - 1, x + u));
-      int cy = Math.max(0, Math.min(h - 1, y + v));
+      int cx = Math.max(0, Math.min(w - 1, x + k % side - REACH));
+      int cy = Math.max(0, Math.min(h - 1, y + k / side - REACH));
       here[k] = tones[cy * w + cx];
-      mean += here[k] / here.length;
-      across += u * here[k];
-      down += v * here[k];
-      squares += u * u;
+    }
+    for (float[] shape : SHAPES) {
+      float amount = 0;
+      for (int k = 0; k < here.length; k++) {
+        amount += shape[k] * here[k];
+      }
+      for (int k = 0; k < here.length; k++) {
+        here[k] -= amount * shape[k];
+      }
     }
     for (int k = 0; k < here.length; k++) {
-      float plane =
-          mean + (across * (k % side - REACH) + down * ((float) (k / side) - REACH)) / squares;
-      here[k] = Math.abs(here[k] - plane);
+      here[k] = Math.abs(here[k]);
     }
     Arrays.sort(here);
     return here[here.length / 2];
+  }
+
+  /** Level, slopes and bends of light on a square of places, each of unit length. */
+  private static float[][] shapes() {
+    int side = 2 * REACH + 1;
+    double bend = REACH * (REACH + 1) / 3.0;
+    float[][] out = new float[6][side * side];
+    for (int k = 0; k < side * side; k++) {
+      double u = k % side - REACH;
+      double v = (double) (k / side) - REACH;
+      double[] at = {1, u, v, u * u - bend, v * v - bend, u * v};
+      for (int n = 0; n < at.length; n++) {
+        out[n][k] = (float) at[n];
+      }
+    }
+    for (float[] shape : out) {
+      double sum = 0;
+      for (float v : shape) {
+        sum += v * v;
+      }
+      for (int k = 0; k < shape.length; k++) {
+        shape[k] /= (float) Math.sqrt(sum);
+      }
+    }
+    return out;
   }
 }

@@ -23,6 +23,9 @@ final class LitFrames {
   /** How far about the glass frames and reveals reach, as a share of the grid's long edge. */
   private static final double REACH = 0.045;
 
+  /** Pixels inside of the glass up to which a frame may reach. */
+  private static final double WITHIN = 4;
+
   /** Stops over the wall from which on light from outside falls on a place, and surely does. */
   private static final float LIT = 0.3f;
 
@@ -123,7 +126,7 @@ final class LitFrames {
     double reach = REACH * longEdge;
     for (int i = 0; i < grid.pixels(); i++) {
       double depth = opening.depth(i % w + 0.5, i / w + 0.5);
-      if (depth > -reach) {
+      if (depth > -reach && depth < WITHIN) {
         float u = own[0].data()[i];
         float v = own[1].data()[i];
         float room = apart(u, v, lean[0].data()[i], lean[1].data()[i]);
