@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import illuminar.core.picture.Picture;
+import java.util.Arrays;
 import org.junit.jupiter.api.Test;
 
 /** Which surfaces count as white ones under a cast. Our own rules; leans of lights from memory. */
@@ -23,7 +24,20 @@ class CommonWhiteTest {
   }
 
   private static CommonWhite of(Picture p) {
-    return CommonWhite.of(p, Lean.lab(p), new float[W * W]);
+    float[] paint = new float[W * W];
+    Arrays.fill(paint, 1);
+    return CommonWhite.of(p, Lean.lab(p), new float[W * W], paint);
+  }
+
+  /** A bright floor of wood takes more of the picture than walls, and is no paint. */
+  @Test
+  void whatLooksLikeNoPaintHasNoVote() {
+    Picture p = room(new double[] {0.42, 0.5, 0.62}, new double[] {0.7, 0.6, 0.45}, 20);
+    float[] paint = new float[W * W];
+    Arrays.fill(paint, 0, 20 * W, 1);
+    CommonWhite white = CommonWhite.of(p, Lean.lab(p), new float[W * W], paint);
+    assertThat(of(p).blue()).isCloseTo(lean(0.45, 0.6), within(0.07f));
+    assertThat(white.blue()).isCloseTo(lean(0.62, 0.5), within(0.07f));
   }
 
   private static float lean(double a, double b) {

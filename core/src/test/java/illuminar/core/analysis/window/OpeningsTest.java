@@ -101,7 +101,6 @@ class OpeningsTest {
         .isEmpty();
   }
 
-  /** A mirror image in a polished floor is dimmer than its window and lies below it. */
   /** A lit patch with straight sides that burns in no frame of the room: a ceiling, a picture. */
   @Test
   void whatDoesNotBurnNeedsNoHelp() {
@@ -172,6 +171,23 @@ class OpeningsTest {
     return (glass ? new double[] {0.8, 1, 1.3} : new double[] {1.2, 1, 0.65})[c];
   }
 
+  /** The sun on a wall is bright from the window to the end of the picture; the wall is no pane. */
+  @Test
+  void lightOnTheWallBesideAWindowIsNoPane() {
+    TestRoom.Light lit =
+        (x, y, c) -> {
+          boolean sun = x < 320 && y > 120 && y < 700;
+          boolean frame = x > 120 && x < 300 && y > 180 && y < 420;
+          boolean glass = x > 128 && x < 292 && y > 188 && y < 412;
+          return glass ? 3 + 0.4 * Math.sin(x * 0.2 + y * 0.1) : frame ? 0.3 : sun ? 0.9 : 0.08;
+        };
+    List<Opening> found = Openings.of(GardenRoom.analysis(lit, 2, 2));
+    assertThat(found).hasSize(1);
+    assertThat(Quad.at(found.get(0).sides().left(), 300)).isCloseTo(128, within(4.0));
+    assertThat(Quad.at(found.get(0).sides().bottom(), 200)).isCloseTo(412, within(4.0));
+  }
+
+  /** A mirror image in a polished floor is dimmer than its window and lies below it. */
   @Test
   void mirrorImagesOfAWindowAreLeftOut() {
     List<Opening> found =
