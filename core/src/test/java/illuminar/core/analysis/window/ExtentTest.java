@@ -23,11 +23,11 @@ class ExtentTest {
     boolean right = x > 620 && x < 900;
     if (left || right) {
       double leaves = 1 + 0.12 * Math.sin(x * 0.3) * Math.sin(y * 0.4);
-      boolean bar = left && Math.abs(x - 340) < 4 && y < SILL;
+      boolean bar = left && Math.abs(x - 340) < 4;
       if (y > 160 && y < SILL && !bar && Math.abs(y - RAIL - 4) > 4) {
         return (y < RAIL ? 2.6 : 0.32) * leaves;
       }
-      if (y > SILL + 25 && y < 640) {
+      if (y > SILL + 25 && y < 640 && !bar) {
         return 1.5;
       }
     }
