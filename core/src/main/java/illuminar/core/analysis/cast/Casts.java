@@ -76,7 +76,7 @@ public record Casts(Plane red, Plane blue, Plane glow) {
               : LightLean.lampless(analysis, reference);
       lean = light.of(analysis, p, Lean.lab(p), lean);
     }
-    float[] shining = sources(analysis, p);
+    float[] shining = sources(analysis, p, source == Source.SURFACES ? LAMP_ON_WALL : LAMP);
     for (int i = 0; i < w * h; i++) {
       lean[0].data()[i] = Lean.bounded(lean[0].data()[i]) * (1 - shining[i]);
       lean[1].data()[i] = Lean.bounded(lean[1].data()[i]) * (1 - shining[i]);
@@ -91,16 +91,20 @@ public record Casts(Plane red, Plane blue, Plane glow) {
   private static final float SURELY = 2.2f;
 
   /** The same of any light, from which on it is that of a lamp or its shade. */
-  private static final float LAMP = 1.8f;
+  private static final float LAMP = 1.3f;
 
-  private static final float SHINING = 2.6f;
+  /** The same where surfaces tell, to which a bright wall beside a lamp is a surface too. */
+  private static final float LAMP_ON_WALL = 1.8f;
+
+  /** Stops over that from which on it surely is. */
+  private static final float SURELY_LAMP = 0.8f;
 
   /**
    * Where light comes from, 0 to 1: daylight through sheer cloth or glass, far over the middle of
    * the room and no warmer than it; lamps, farther over it. What is seen there is no cast on a
    * surface.
    */
-  private static float[] sources(Analysis analysis, Picture p) {
+  private static float[] sources(Analysis analysis, Picture p, float lamp) {
     Plane light = MergedLight.luminance(analysis);
     float[] sorted = light.data().clone();
     Arrays.sort(sorted);
@@ -119,7 +123,7 @@ public record Casts(Plane red, Plane blue, Plane glow) {
       float cold =
           Ease.between((over - THROUGH) / (SURELY - THROUGH))
               * Ease.between((0.5f - warmer) / 0.4f);
-      out[i] = Math.max(cold, Ease.between((over - LAMP) / (SHINING - LAMP)));
+      out[i] = Math.max(cold, Ease.between((over - lamp) / SURELY_LAMP));
     }
     return out;
   }
