@@ -51,8 +51,8 @@ public sealed interface Ground {
    */
   record Chosen(Point at, String frame) {}
 
-  /** What grounds of several frames have in common. */
-  interface Several {
+  /** A ground of several frames. */
+  sealed interface Several extends Ground {
 
     /** Ids of the frames, at least one. */
     List<String> frames();
@@ -68,6 +68,40 @@ public sealed interface Ground {
 
     /** The frame that calm mixes towards. */
     String towards();
+
+    /** The same of other frames, of what is chosen in them, and calm mixed towards one of them. */
+    Ground with(List<String> frames, List<Chosen> chosen, String towards);
+
+    @Override
+    default Set<String> sources() {
+      Set<String> all = new LinkedHashSet<>(frames());
+      if (calm() > 0) {
+        all.add(towards());
+      }
+      return all;
+    }
+
+    @Override
+    default Set<String> named() {
+      Set<String> all = new LinkedHashSet<>(frames());
+      chosen().forEach(c -> all.add(c.frame()));
+      all.add(towards());
+      return all;
+    }
+
+    @Override
+    default Ground among(Predicate<String> there, String anchor, UnaryOperator<Point> to) {
+      List<String> left = frames().stream().filter(there).toList();
+      if (left.isEmpty()) {
+        return new OneFrame(anchor);
+      }
+      List<Chosen> moved =
+          chosen().stream()
+              .filter(c -> there.test(c.frame()))
+              .map(c -> new Chosen(to.apply(c.at()), c.frame()))
+              .toList();
+      return with(left, moved, there.test(towards()) ? towards() : anchor);
+    }
   }
 
   private static List<Chosen> copied(List<Chosen> chosen) {
@@ -130,7 +164,7 @@ public sealed interface Ground {
               help = "Mixes the blend back towards one real frame")
           double calm,
       String towards)
-      implements Ground, Several {
+      implements Several {
     public EvenBlend {
       frames = List.copyOf(frames);
       if (frames.isEmpty()) {
@@ -149,25 +183,9 @@ public sealed interface Ground {
     }
 
     @Override
-    public Set<String> sources() {
-      return with(frames, calm, towards);
-    }
-
-    @Override
-    public Set<String> named() {
-      return namedBy(this);
-    }
-
-    @Override
-    public Ground among(Predicate<String> there, String anchor, UnaryOperator<Point> to) {
-      return Ground.among(
-          this,
-          there,
-          anchor,
-          to,
-          (left, moved, real) ->
-              new EvenBlend(
-                  left, contrast, saturation, exposedness, oneWhereMoving, moved, calm, real));
+    public Ground with(List<String> frames, List<Chosen> chosen, String towards) {
+      return new EvenBlend(
+          frames, contrast, saturation, exposedness, oneWhereMoving, chosen, calm, towards);
     }
   }
 
@@ -229,7 +247,7 @@ public sealed interface Ground {
               help = "Mixes the merge back towards one real frame")
           double calm,
       String towards)
-      implements Ground, Several {
+      implements Several {
     public RadianceMerge {
       frames = List.copyOf(frames);
       if (frames.isEmpty()) {
@@ -244,63 +262,9 @@ public sealed interface Ground {
     }
 
     @Override
-    public Set<String> sources() {
-      return with(frames, calm, towards);
+    public Ground with(List<String> frames, List<Chosen> chosen, String towards) {
+      return new RadianceMerge(
+          frames, exposure, compression, asLit, held, oneWhereMoving, chosen, calm, towards);
     }
-
-    @Override
-    public Set<String> named() {
-      return namedBy(this);
-    }
-
-    @Override
-    public Ground among(Predicate<String> there, String anchor, UnaryOperator<Point> to) {
-      return Ground.among(
-          this,
-          there,
-          anchor,
-          to,
-          (left, moved, real) ->
-              new RadianceMerge(
-                  left, exposure, compression, asLit, held, oneWhereMoving, moved, calm, real));
-    }
-  }
-
-  private static Set<String> namedBy(Several ground) {
-    Set<String> all = new LinkedHashSet<>(ground.frames());
-    ground.chosen().forEach(c -> all.add(c.frame()));
-    all.add(ground.towards());
-    return all;
-  }
-
-  /** Makes a ground of frames, what is chosen in them, and the frame that calm mixes towards. */
-  interface Making {
-    Ground of(List<String> frames, List<Chosen> chosen, String towards);
-  }
-
-  private static Ground among(
-      Several ground,
-      Predicate<String> there,
-      String anchor,
-      UnaryOperator<Point> to,
-      Making making) {
-    List<String> left = ground.frames().stream().filter(there).toList();
-    if (left.isEmpty()) {
-      return new OneFrame(anchor);
-    }
-    List<Chosen> moved =
-        ground.chosen().stream()
-            .filter(c -> there.test(c.frame()))
-            .map(c -> new Chosen(to.apply(c.at()), c.frame()))
-            .toList();
-    return making.of(left, moved, there.test(ground.towards()) ? ground.towards() : anchor);
-  }
-
-  private static Set<String> with(List<String> frames, double calm, String towards) {
-    Set<String> all = new LinkedHashSet<>(frames);
-    if (calm > 0) {
-      all.add(towards);
-    }
-    return all;
   }
 }

@@ -40,7 +40,7 @@ final class Ridges {
   }
 
   /**
-   * What has lines of its own.
+   * A plane whose lines the picture may have.
    *
    * @param most lightness that the steepest curve makes of one unit of it
    */

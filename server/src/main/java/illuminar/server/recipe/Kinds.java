@@ -32,7 +32,11 @@ public final class Kinds {
       }
     } else {
       for (Class<?> type : choice.getPermittedSubclasses()) {
-        kinds.put(type, dashed(type.getSimpleName()));
+        if (type.isSealed()) {
+          kinds.putAll(of(type));
+        } else {
+          kinds.put(type, dashed(type.getSimpleName()));
+        }
       }
     }
     return kinds;

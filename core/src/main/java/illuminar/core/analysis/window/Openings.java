@@ -118,10 +118,10 @@ public final class Openings {
 
   /** A window as deep as those in line with it. */
   private static Opening asDeep(Opening window, List<Opening> all, Looked in) {
-    Extent extent = new Extent(in.fine, Stops.of(window.wall()), in.tree.middle());
+    Foot foot = new Foot(in.fine, Stops.of(window.wall()), in.tree.middle());
     Quad sides = window.sides();
     for (Opening other : all) {
-      sides = extent.asFarAs(other.sides(), sides);
+      sides = foot.asFarAs(other.sides(), sides);
     }
     return new Opening(sides, window.wall(), window.view());
   }
@@ -160,9 +160,10 @@ public final class Openings {
 
   /** A window as far as its bars and stiles go, less its frame. */
   private static Quad glazed(Quad outline, float wall, Looked in) {
+    Foot foot = new Foot(in.fine, wall, in.tree.middle());
     Extent extent = new Extent(in.fine, wall, in.tree.middle());
-    Quad whole = new QuadFit(in.fine).refined(extent.of(extent.aboveWall(outline)));
-    return extent.withoutSill(new Bars(in.fine, wall).glazed(whole));
+    Quad whole = new QuadFit(in.fine).refined(extent.of(foot.aboveWall(outline)));
+    return foot.withoutSill(new Bars(in.fine, wall).glazed(whole));
   }
 
   /** The window whose pane holds a place, or lies beside the bar on which it is. */

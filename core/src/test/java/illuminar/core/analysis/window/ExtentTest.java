@@ -50,9 +50,14 @@ class ExtentTest {
         new double[] {RAIL, 0});
   }
 
+  private static final float WALL_STOPS = (float) (Math.log(WALL) / Math.log(2));
+
   private static Extent extent() {
-    float wall = (float) (Math.log(WALL) / Math.log(2));
-    return new Extent(STOPS, wall, wall);
+    return new Extent(STOPS, WALL_STOPS, WALL_STOPS);
+  }
+
+  private static Foot foot() {
+    return new Foot(STOPS, WALL_STOPS, WALL_STOPS);
   }
 
   @Test
@@ -69,7 +74,7 @@ class ExtentTest {
             new double[] {480, 0},
             new double[] {161, 0},
             new double[] {SILL, 0});
-    Quad right = extent().asFarAs(deep, upper(621, 900));
+    Quad right = foot().asFarAs(deep, upper(621, 900));
     assertThat(Quad.at(right.bottom(), 760)).isCloseTo(SILL, within(1.0));
     Quad lower =
         new Quad(
@@ -77,8 +82,8 @@ class ExtentTest {
             new double[] {900, 0},
             new double[] {200, 0},
             new double[] {RAIL, 0});
-    assertThat(extent().asFarAs(deep, lower)).as("its top is not in line").isSameAs(lower);
+    assertThat(foot().asFarAs(deep, lower)).as("its top is not in line").isSameAs(lower);
     Quad blind = upper(1000, 1190);
-    assertThat(extent().asFarAs(deep, blind)).as("a wall beside it").isSameAs(blind);
+    assertThat(foot().asFarAs(deep, blind)).as("a wall beside it").isSameAs(blind);
   }
 }
