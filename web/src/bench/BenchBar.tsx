@@ -31,11 +31,13 @@ const SURROUND: Record<Surround, string> = {
 /** Where one is, how the picture is seen, and the way back and out. */
 export function BenchBar({ onHelp }: { onHelp: () => void }) {
   const sheet = useView((s) => s.sheet);
+  // where its shoot is, is known only once the view has come
+  const shoot = sheet && `/shoots/${sheet.shoot}`;
   return (
     <TopBar
       crumbs={[
         { to: "/shoots", name: "Shoots" },
-        { to: `/shoots/${sheet?.shoot}`, name: sheet?.shootName ?? "…" },
+        { to: shoot, name: sheet?.shootName ?? "…" },
         { name: sheet?.name ?? "…" },
       ]}
     >
@@ -58,9 +60,15 @@ export function BenchBar({ onHelp }: { onHelp: () => void }) {
       <Button onClick={onHelp} aria-label="Keys">
         ?
       </Button>
-      <Button component={Link} to={`/shoots/${sheet?.shoot}/delivery`} variant="contained">
-        Deliver
-      </Button>
+      {shoot ? (
+        <Button component={Link} to={`${shoot}/delivery`} variant="contained">
+          Deliver
+        </Button>
+      ) : (
+        <Button disabled variant="contained">
+          Deliver
+        </Button>
+      )}
     </TopBar>
   );
 }

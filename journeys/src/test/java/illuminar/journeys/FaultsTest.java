@@ -8,6 +8,8 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.WaitForSelectorState;
+import java.util.List;
+import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
@@ -231,6 +233,23 @@ class FaultsTest {
             b.y + b.height / 2,
             new com.microsoft.playwright.Mouse.MoveOptions().setSteps(12));
     page.mouse().up();
+  }
+
+  /** Whoever is quicker than the view finds nothing to press yet, not a way to nowhere. */
+  @Test
+  void deliverLeadsNowhereUntilTheViewHasCome() {
+    Pattern sheet = Pattern.compile("/api/views/[0-9a-f-]+$");
+    List<Route> held = new CopyOnWriteArrayList<>();
+    Page other = page.context().newPage();
+    other.route(sheet, held::add);
+    other.navigate(page.url());
+    assertThat(other.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Deliver")))
+        .isDisabled();
+    other.waitForCondition(() -> !held.isEmpty());
+    held.forEach(Route::resume);
+    other.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Deliver")).click();
+    other.waitForURL(Pattern.compile("/shoots/[0-9a-f-]+/delivery$"));
+    other.close();
   }
 
   /** A delivery changes the view, not its recipe: an open bench goes on undisturbed. */
