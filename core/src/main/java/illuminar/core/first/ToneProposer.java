@@ -111,7 +111,7 @@ final class ToneProposer implements Proposer {
       double less = Math.max(SHARE * exposure, Math.min(exposure, VIEW - at(view, 0.5)));
       draft.pass(
           "tone-view",
-          WhiteCurve.of(Channels.BRIGHTNESS, less, top, WhiteCurve.TOP - seen.viewOver() / 4),
+          WhiteCurve.of(Channels.LIGHTNESS, less, top, WhiteCurve.TOP - seen.viewOver() / 4),
           windows.get(),
           1,
           String.format(

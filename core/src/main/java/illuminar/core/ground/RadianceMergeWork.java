@@ -211,15 +211,23 @@ public final class RadianceMergeWork implements GroundWork {
     float camera = asLit < 1 ? Stops.light(exposure + held(light, i, exposure)) : 0;
     float lit = 0;
     if (asLit > 0) {
-      // half by the brightest channel, so that few colours become too bright to be shown
-      float most = (Stops.of(light.mostAt(i)) + stops) / 2;
-      lit = Stops.light(soft(MIDDLE + exposure + most - base.middle) - most);
+      float bright = stops + warm(light, i, stops) / 2;
+      lit = Stops.light(soft(MIDDLE + exposure + bright - base.middle) - bright);
     }
     for (int c = 0; c < 3; c++) {
       float of = light.channel(c)[i];
       float shown = asLit < 1 ? response.toDisplay(c, Math.min(1, of * camera)) : 0;
       out[c] = shown + asLit * (of * lit - shown);
     }
+  }
+
+  /**
+   * Stops by which red stands over the tone: half of it holds lamps' colours back before they are
+   * too bright to be shown. Blue and green are not held back: a vivid sky would be shown darker
+   * than what an edge mixes of it and a dull frame, and that is a line.
+   */
+  private static float warm(Picture light, int i, float stops) {
+    return Math.max(0, Stops.of(light.r()[i]) - stops);
   }
 
   /** Stops by which a pixel is darker than exposed, so that it does not burn. */

@@ -5,7 +5,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import illuminar.core.TestRoom;
 import illuminar.core.analysis.Analysis;
+import illuminar.core.analysis.light.MergedLight;
 import illuminar.core.analysis.movement.Movement;
+import illuminar.core.colour.Space;
 import illuminar.core.colour.Srgb;
 import illuminar.core.colour.Stops;
 import illuminar.core.frame.Codes;
@@ -19,6 +21,7 @@ import illuminar.core.picture.Point;
 import illuminar.core.picture.Raster;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -47,7 +50,7 @@ class GroundsTest {
         double light = ROOM.light(x, y, 1) * 2;
         if (light < 0.9 && ROOM.pane(x, y) == 0) {
           double[] srgb =
-              illuminar.core.colour.Space.WORK_TO_SRGB.apply(
+              Space.WORK_TO_SRGB.apply(
                   merged.r()[y * 360 + x], merged.g()[y * 360 + x], merged.b()[y * 360 + x]);
           worst =
               Math.max(
@@ -115,8 +118,7 @@ class GroundsTest {
     for (int y = 4; y < 236; y += 3) {
       for (int x = 4; x < 356; x += 3) {
         int i = y * 360 + x;
-        double[] srgb =
-            illuminar.core.colour.Space.WORK_TO_SRGB.apply(p.r()[i], p.g()[i], p.b()[i]);
+        double[] srgb = Space.WORK_TO_SRGB.apply(p.r()[i], p.g()[i], p.b()[i]);
         assertThat(Math.max(srgb[0], Math.max(srgb[1], srgb[2]))).isLessThan(1.1);
         if (Math.abs(ROOM.pane(x, y) - 0.5) > 0.49) {
           off +=
@@ -128,6 +130,30 @@ class GroundsTest {
       }
     }
     assertThat(off / n).as("stops between channels").isLessThan(0.06);
+  }
+
+  /**
+   * More light that is no lamp's is never shown darker, be it blue or grey: else what an edge mixes
+   * of a vivid sky and a dull frame would be lighter than both, and that is a line (arithmetic of
+   * mixtures; no source).
+   */
+  @Test
+  void asLitMoreColdLightIsNeverShownDarker() {
+    Ground lit = new Ground.RadianceMerge(ALL, 0, 0, 1, 0, false, List.of(), 0, "a1");
+    Picture p = drawn(Grounds.of(lit, ANALYSIS), ANALYSIS, WHOLE);
+    Picture light = MergedLight.of(ANALYSIS, ALL).draw(WHOLE, id -> ANALYSIS.draw(id, WHOLE));
+    List<double[]> pairs = new ArrayList<>();
+    for (int i = 0; i < WHOLE.pixels(); i++) {
+      double there = Space.srgbLuminance(light.r()[i], light.g()[i], light.b()[i]);
+      if (light.r()[i] <= there) {
+        pairs.add(new double[] {there, p.luminanceAt(i)});
+      }
+    }
+    assertThat(pairs).hasSizeGreaterThan(WHOLE.pixels() / 20);
+    pairs.sort(Comparator.comparingDouble(v -> v[0]));
+    for (int i = 1; i < pairs.size(); i++) {
+      assertThat(pairs.get(i)[1]).isGreaterThan(pairs.get(i - 1)[1] - 1e-4);
+    }
   }
 
   private static double ratio(double a, double b) {
