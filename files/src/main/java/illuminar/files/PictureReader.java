@@ -1,6 +1,8 @@
 package illuminar.files;
 
 import illuminar.core.frame.Codes;
+import java.awt.color.CMMException;
+import java.awt.color.ProfileDataException;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -103,7 +105,13 @@ public final class PictureReader {
     if (image.getWidth() != header.width() || image.getHeight() != header.height()) {
       throw new BadPicture(name, "the pixels do not fit the header");
     }
-    return Upright.turn(SrgbCodes.of(image, name), orientation);
+    boolean png = header.format().equals(FileKind.PNG.id());
+    try {
+      Codes codes = png ? PngColours.of(file, name).of(image) : SrgbCodes.of(image, name);
+      return Upright.turn(codes, orientation);
+    } catch (CMMException | ProfileDataException e) {
+      throw new BadPicture(name, "its colour profile is damaged", e);
+    }
   }
 
   /**

@@ -8,6 +8,8 @@ import illuminar.core.frame.Codes;
 import java.awt.image.BufferedImage;
 import java.awt.image.IndexColorModel;
 import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Iterator;
@@ -64,6 +66,65 @@ class OtherWritersTest {
     param.setCompressionType(compression);
     write(writer, param, colours(), file);
     same(PictureReader.pixels(file, "c.tif"));
+  }
+
+  /** Source: TIFF 6.0, section 15. */
+  @ParameterizedTest
+  @ValueSource(strings = {"LZW", "Deflate"})
+  void tiledTiffComesBackExactly(String compression) throws Exception {
+    Path file = dir.resolve("t.tif");
+    ImageWriter writer = ofTheJdk("tiff");
+    ImageWriteParam param = writer.getDefaultWriteParam();
+    param.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
+    param.setCompressionType(compression);
+    param.setTilingMode(ImageWriteParam.MODE_EXPLICIT);
+    param.setTiling(16, 16, 0, 0);
+    write(writer, param, colours(), file);
+    same(PictureReader.pixels(file, "t.tif"));
+  }
+
+  /**
+   * A TIFF with offsets of eight bytes, for files over 4 GB. Source: the BigTIFF design of 2007, as
+   * libtiff writes it: 43, size of offsets, 0, offset of the first directory.
+   */
+  @Test
+  void bigTiffComesBackExactly() throws Exception {
+    int[][] entries = {
+      {256, 3, W},
+      {257, 3, H},
+      {262, 3, 2},
+      {277, 3, 3},
+      {259, 3, 1},
+      {273, 16, 0},
+      {278, 3, H},
+      {279, 16, 3 * W * H},
+    };
+    java.util.Arrays.sort(entries, java.util.Comparator.comparingInt(e -> e[0]));
+    int directory = 16;
+    int bits = directory + 8 + 20 * (entries.length + 1) + 8;
+    int pixels = bits + 8;
+    ByteBuffer out = ByteBuffer.allocate(pixels + 3 * W * H).order(ByteOrder.LITTLE_ENDIAN);
+    out.put(new byte[] {'I', 'I', 43, 0, 8, 0, 0, 0}).putLong(directory);
+    out.putLong(entries.length + 1);
+    for (int[] e : entries) {
+      if (e[0] == 259) {
+        // bits per sample fit into the eight bytes of the value
+        out.putShort((short) 258).putShort((short) 3).putLong(3);
+        out.putShort((short) 8).putShort((short) 8).putShort((short) 8).putShort((short) 0);
+      }
+      out.putShort((short) e[0]).putShort((short) e[1]).putLong(1);
+      out.putLong(e[0] == 273 ? pixels : e[2]);
+    }
+    out.putLong(0);
+    BufferedImage image = colours();
+    out.position(pixels);
+    for (int i = 0; i < W * H; i++) {
+      int rgb = image.getRGB(i % W, i / W);
+      out.put((byte) (rgb >> 16)).put((byte) (rgb >> 8)).put((byte) rgb);
+    }
+    Path file = dir.resolve("big.tif");
+    Files.write(file, out.array());
+    same(PictureReader.pixels(file, "big.tif"));
   }
 
   @Test
@@ -168,6 +229,17 @@ class OtherWritersTest {
         ImageIO.getImageWriters(ImageTypeSpecifier.createFromRenderedImage(image), "png");
     write(writers.next(), null, image, file);
     return file;
+  }
+
+  /** The JDK's own writer, which can tile. */
+  private static ImageWriter ofTheJdk(String format) {
+    for (var it = ImageIO.getImageWritersByFormatName(format); it.hasNext(); ) {
+      ImageWriter next = it.next();
+      if (next.getClass().getName().startsWith("com.sun")) {
+        return next;
+      }
+    }
+    throw new IllegalStateException("no writer for " + format);
   }
 
   private static void write(

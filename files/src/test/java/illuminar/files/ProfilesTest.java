@@ -36,7 +36,7 @@ class ProfilesTest {
   private static final int SIDE = 32;
 
   /** A matrix profile of BT.2020's primaries with one gamma. */
-  private static byte[] wide(double gamma) throws IOException {
+  static byte[] wide(double gamma) throws IOException {
     Matrix3 m = Space.WORK_TO_XYZ_D50;
     List<byte[]> data = new ArrayList<>();
     List<String> tags =

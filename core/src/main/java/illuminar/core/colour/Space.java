@@ -72,7 +72,12 @@ public final class Space {
         .after(BRADFORD);
   }
 
-  private static Matrix3 toXyz(
+  /**
+   * Linear RGB to XYZ, by the chromaticities x and y of its primaries and its white.
+   *
+   * @throws ArithmeticException if they name no colours
+   */
+  public static Matrix3 toXyz(
       double rx, double ry, double gx, double gy, double bx, double by, double wx, double wy) {
     double[] r = xyz(rx, ry);
     double[] g = xyz(gx, gy);
