@@ -1,6 +1,7 @@
 package illuminar.server;
 
 import java.nio.file.Path;
+import java.util.List;
 import org.springframework.boot.context.properties.ConfigurationProperties;
 import org.springframework.util.unit.DataSize;
 
@@ -8,7 +9,7 @@ import org.springframework.util.unit.DataSize;
  * Where things are kept.
  *
  * @param home folder for originals and deliveries
- * @param card the simulated card reader's folder
+ * @param cards the folders in the slots of the simulated card reader
  * @param demo whether the demo studio is loaded on the first start
  * @param worked which views the demo shoot holds at first and what was done with them; a file that
  *     need not exist
@@ -19,4 +20,10 @@ import org.springframework.util.unit.DataSize;
  */
 @ConfigurationProperties("illuminar")
 public record Settings(
-    Path home, Path card, boolean demo, Path worked, DataSize kept, double open, boolean jobs) {}
+    Path home,
+    List<Path> cards,
+    boolean demo,
+    Path worked,
+    DataSize kept,
+    double open,
+    boolean jobs) {}

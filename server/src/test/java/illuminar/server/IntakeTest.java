@@ -47,6 +47,25 @@ class IntakeTest {
         .contains("FWH_0203.JPG: the same picture as FWH_0114.JPG");
   }
 
+  /** A camera numbers each card anew: two frames of one view may have one name. */
+  @Test
+  void twoCardsFeedOneTimeLine() throws Exception {
+    Files.createDirectories(server.secondCard());
+    Files.move(server.card().resolve("FWH_0115.JPG"), server.secondCard().resolve("FWH_0114.JPG"));
+    JsonNode sheet = visitor.json("/api/shoots/" + shoot + "/waiting");
+    assertThat(sheet.path("views")).hasSize(1);
+    assertThat(sheet.path("views").get(0).path("frames")).hasSize(8);
+    assertThat(sheet.path("views").get(0).path("frames").findValuesAsString("id"))
+        .contains("card/FWH_0114.JPG", "card2/FWH_0114.JPG");
+    String thumbs = "/api/shoots/" + shoot + "/waiting/%s/FWH_0114.JPG/thumb";
+    assertThat(visitor.get(thumbs.formatted("card2")).statusCode()).isEqualTo(200);
+    assertThat(visitor.get(thumbs.formatted("card2")).body())
+        .isNotEqualTo(visitor.get(thumbs.formatted("card")).body());
+    JsonNode end = visitor.done(shoot, visitor.takeInCard(shoot).path("id").asString());
+    assertThat(end.path("state").asString()).isEqualTo("DONE");
+    assertThat(end.path("problems")).isEmpty();
+  }
+
   @Test
   void namesNeverLeaveTheCard() {
     assertThat(

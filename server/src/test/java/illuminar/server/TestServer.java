@@ -96,7 +96,7 @@ public final class TestServer implements AutoCloseable {
       "--spring.datasource.url=" + address(database) + "?stringtype=unspecified",
       "--spring.datasource.username=illuminar",
       "--illuminar.home=" + home,
-      "--illuminar.card=" + card,
+      "--illuminar.cards=" + card + "," + secondCard(),
       "--illuminar.demo=" + demo,
       "--illuminar.worked=" + System.getProperty("illuminar.worked", "none"),
       "--spring.main.banner-mode=off",
@@ -132,6 +132,11 @@ public final class TestServer implements AutoCloseable {
 
   public <T> Collection<T> beans(Class<T> type) {
     return application.getBeansOfType(type).values();
+  }
+
+  /** The folder in the reader's second slot; there is none yet. */
+  public Path secondCard() {
+    return home.resolve("second");
   }
 
   /** The simulated card's folder. */

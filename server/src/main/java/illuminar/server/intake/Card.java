@@ -1,6 +1,5 @@
 package illuminar.server.intake;
 
-import illuminar.server.Settings;
 import illuminar.server.account.Studio;
 import illuminar.server.account.Studios;
 import illuminar.server.shoot.Shoots;
@@ -10,29 +9,27 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.Stream;
-import org.springframework.core.annotation.Order;
-import org.springframework.stereotype.Component;
 
 /**
- * The simulated card reader of a studio: a folder that behaves like a memory card. It is only ever
- * read, and may be missing.
+ * A slot of the simulated card reader of a studio: a folder that behaves like a memory card. It is
+ * only ever read, and may be missing.
  */
-@Component
-@Order(2)
 class Card implements Source {
+  private final String id;
+  private final Path folder;
   private final Shoots shoots;
   private final Studios studios;
-  private final Path folder;
 
-  Card(Shoots shoots, Studios studios, Settings settings) {
+  Card(String id, Path folder, Shoots shoots, Studios studios) {
+    this.id = id;
+    this.folder = folder.toAbsolutePath();
     this.shoots = shoots;
     this.studios = studios;
-    folder = settings.card().toAbsolutePath();
   }
 
   @Override
   public String id() {
-    return "card";
+    return id;
   }
 
   @Override

@@ -9,10 +9,12 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.springframework.context.annotation.Import;
 import org.springframework.stereotype.Component;
 
 /** All that waits to be taken in for a shoot, whatever source it lies in. */
 @Component
+@Import(CardReader.class)
 public class Sources {
   private final List<Source> sources;
   private final FrameReader reader;

@@ -29,7 +29,9 @@ class KeptTest {
 
   @BeforeEach
   void open() {
-    kept = new Kept(new Settings(home, home, false, home, DataSize.ofBytes(1000), 0.5, false));
+    kept =
+        new Kept(
+            new Settings(home, List.of(home), false, home, DataSize.ofBytes(1000), 0.5, false));
   }
 
   private void write(String name, int bytes) throws InterruptedException {
