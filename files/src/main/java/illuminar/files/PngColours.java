@@ -188,20 +188,21 @@ final class PngColours {
 
   /** 16-bit codes in sRGB; what lies beyond it is brought to its edge. */
   private static Codes converted(Codes codes, DoubleUnaryOperator light, double[] primaries) {
-    Matrix3 to = toSrgb(primaries);
+    float[] to = toSrgb(primaries).floats();
     int deep = codes.is8() ? 255 : 65535;
-    double[] table = new double[deep + 1];
+    float[] table = new float[deep + 1];
     for (int v = 0; v <= deep; v++) {
-      table[v] = light.applyAsDouble((double) v / deep);
+      table[v] = (float) light.applyAsDouble((double) v / deep);
     }
     int n = codes.width() * codes.height() * 3;
     short[] out = new short[n];
+    float[] rgb = new float[3];
     for (int i = 0; i < n; i += 3) {
-      double[] rgb =
-          to.apply(table[code(codes, i)], table[code(codes, i + 1)], table[code(codes, i + 2)]);
+      Matrix3.apply(
+          to, table[code(codes, i)], table[code(codes, i + 1)], table[code(codes, i + 2)], rgb);
       for (int c = 0; c < 3; c++) {
-        double shown = Srgb.encode(Math.max(0, Math.min(1, rgb[c])));
-        out[i + c] = (short) (int) Math.round(shown * 65535);
+        float shown = Srgb.encodeFast(rgb[c]);
+        out[i + c] = (short) Math.round(shown * 65535);
       }
     }
     return Codes.of16(codes.width(), codes.height(), out, false);
