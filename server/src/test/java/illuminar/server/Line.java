@@ -5,6 +5,7 @@ import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.net.URI;
+import java.net.http.HttpClient;
 import java.net.http.WebSocket;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
@@ -28,9 +29,15 @@ final class Line implements WebSocket.Listener {
     }
   }
 
+  /**
+   * Joins by a connection of its own, as browsers do: one that has served many requests is closed
+   * by the server with its next answer, which then is no handshake.
+   */
   WebSocket join(String url, Visitor who, String view) {
     URI address = URI.create(url.replace("http", "ws") + "/ws/views/" + view);
-    return who.client.newWebSocketBuilder().buildAsync(address, this).join();
+    HttpClient fresh =
+        HttpClient.newBuilder().cookieHandler(who.client.cookieHandler().orElseThrow()).build();
+    return fresh.newWebSocketBuilder().buildAsync(address, this).join();
   }
 
   @Override
