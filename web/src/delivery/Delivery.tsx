@@ -45,7 +45,7 @@ const SIZES = [
   { edge: 1200, name: "E-mail, 1200 px" },
 ];
 
-/** What the client gets, its progress, and the finished files. */
+/** Orders a delivery and shows its progress and the finished files. */
 export function Delivery() {
   const { shoot: id = "" } = useParams();
   const path = { shoot: id };

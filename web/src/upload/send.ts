@@ -12,7 +12,7 @@ export interface Watcher {
   broken: (status: number) => void;
 }
 
-/** What the server's answers mean; others are tried again. */
+/** Meaning of the server's refusals; any other failure is tried again. */
 const REFUSALS: Record<number, string> = {
   404: "its shoot is in the bin or was deleted",
   413: "it is larger than the largest file that can be sent",

@@ -154,8 +154,8 @@ function Actions({ picked, reference }: { picked: Probe[]; reference: Probe | un
       </Typography>
       {!moving && apart && (
         <Typography color="text.secondary" sx={{ maxWidth: 440 }}>
-          A difference stays where the reference lies on the same surface and moves with it: draw the pass a
-          region of its own.
+          A difference stays where the reference lies on the same surface and moves with it: give the pass a
+          separate region.
         </Typography>
       )}
     </>

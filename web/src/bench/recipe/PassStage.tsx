@@ -69,7 +69,7 @@ function AddButtons({ stage }: { stage: string }) {
     .filter((k) => k.frames.length === 0 || k.kind === "clear-casts" || frames > 1)
     .map((k) => (
       <StageButton key={k.kind} onClick={() => add(k)}>
-        {used.includes(k.kind) ? `Another: ${k.name.toLowerCase()}` : k.name}
+        {used.includes(k.kind) ? `${k.name} again` : k.name}
       </StageButton>
     ));
 }

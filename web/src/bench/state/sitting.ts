@@ -61,7 +61,7 @@ export function sit(view: string): () => void {
   };
 }
 
-/** Shows the contact table's picture until the first of its own is there. */
+/** Shows the contact table's picture until the view's first picture is drawn. */
 async function standIn(sheet: ViewSheet, cover: Promise<{ data?: Blob }>) {
   const blob = (await cover.catch(() => ({ data: undefined }))).data;
   if (!blob || blob.size === 0) return;

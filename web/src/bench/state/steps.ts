@@ -10,7 +10,7 @@ export interface Saved {
   revision: number;
   canUndo: boolean;
   canRedo: boolean;
-  /** What the last step did, or why it could not be kept. */
+  /** The last step in words, or the reason why it could not be saved. */
   said: string;
   /** Ids of the frames that the picture is made from. */
   frames: string[];
@@ -129,7 +129,7 @@ export class Steps {
     }
   }
 
-  /** What the server says of the history, its recipe apart. */
+  /** Takes over the server's answer about the history, without its recipe. */
   private answered({ recipe: _, edition, ...saved }: RecipeState) {
     this.edition = edition;
     this.pause = FIRST_PAUSE;

@@ -21,7 +21,7 @@ function size(f: Finding): string {
   return `ΔE ${f.amount.toFixed(1)} beyond an edge`;
 }
 
-/** What the picture on the bench has wrong; asked for once a gesture is over. */
+/** Faults in the picture on the bench; asked for once a gesture is over. */
 function useFindings() {
   const id = useView((s) => s.sheet?.id) ?? "";
   const moving = useGesture((s) => s.moving);

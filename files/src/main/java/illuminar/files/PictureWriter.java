@@ -91,13 +91,7 @@ public final class PictureWriter {
 
   private static void jpeg(BufferedImage image, double quality, OutputStream out)
       throws IOException {
-    ImageWriter writer = ImageIO.getImageWritersByFormatName("jpeg").next();
-    for (var it = ImageIO.getImageWritersByFormatName("jpeg"); it.hasNext(); ) {
-      ImageWriter next = it.next();
-      if (next.getClass().getName().startsWith("com.sun")) {
-        writer = next;
-      }
-    }
+    ImageWriter writer = JdkWriters.of("jpeg");
     ImageWriteParam param = writer.getDefaultWriteParam();
     param.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
     param.setCompressionQuality((float) quality);
@@ -189,16 +183,7 @@ public final class PictureWriter {
 
   static void tiff(BufferedImage image, Legend legend, byte[] profile, Path file)
       throws IOException {
-    ImageWriter writer = null;
-    for (var it = ImageIO.getImageWritersByFormatName("tiff"); it.hasNext(); ) {
-      ImageWriter next = it.next();
-      if (next.getClass().getName().startsWith("com.sun")) {
-        writer = next;
-      }
-    }
-    if (writer == null) {
-      throw new IOException("this Java has no TIFF writer");
-    }
+    ImageWriter writer = JdkWriters.of("tiff");
     ImageWriteParam param = writer.getDefaultWriteParam();
     IIOMetadata meta = writer.getDefaultImageMetadata(new ImageTypeSpecifier(image), param);
     TIFFDirectory dir = TIFFDirectory.createFromMetadata(meta);

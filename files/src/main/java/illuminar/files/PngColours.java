@@ -1,6 +1,7 @@
 package illuminar.files;
 
 import illuminar.core.colour.Matrix3;
+import illuminar.core.colour.Primaries;
 import illuminar.core.colour.Space;
 import illuminar.core.colour.Srgb;
 import illuminar.core.frame.Codes;
@@ -40,18 +41,6 @@ final class PngColours {
 
   /** How far a gamma may be off sRGB's usual one that is meant to be it. */
   private static final double ALIKE = 0.005;
-
-  private static final double[] BT_709 = {
-    Space.D65_X, Space.D65_Y, 0.64, 0.33, 0.30, 0.60, 0.15, 0.06
-  };
-
-  private static final double[] BT_2020 = {
-    Space.D65_X, Space.D65_Y, 0.708, 0.292, 0.170, 0.797, 0.131, 0.046
-  };
-
-  private static final double[] P3 = {
-    Space.D65_X, Space.D65_Y, 0.680, 0.320, 0.265, 0.690, 0.150, 0.060
-  };
 
   private final Map<String, byte[]> chunks;
   private final String name;
@@ -106,11 +95,11 @@ final class PngColours {
     if (p.length != 4 || p[2] != 0 || p[3] != 1) {
       throw new BadPicture(name, "its cICP chunk does not say full-range RGB");
     }
-    double[] primaries =
+    Primaries primaries =
         switch (p[0]) {
-          case 1, 2 -> BT_709;
-          case 9 -> BT_2020;
-          case 12 -> P3;
+          case 1, 2 -> Primaries.SRGB;
+          case 9 -> Primaries.BT_2020;
+          case 12 -> Primaries.DISPLAY_P3;
           default ->
               throw new BadPicture(
                   name, "its cICP chunk names primaries that are not known: " + p[0]);
@@ -128,8 +117,8 @@ final class PngColours {
           default ->
               throw new BadPicture(name, "its cICP chunk names tones that are not known: " + p[1]);
         };
-    boolean srgb = primaries == BT_709 && (p[1] == 2 || p[1] == 13);
-    return srgb ? codes : converted(codes, light, colour ? primaries : BT_709);
+    boolean srgb = primaries.equals(Primaries.SRGB) && (p[1] == 2 || p[1] == 13);
+    return srgb ? codes : converted(codes, light, colour ? primaries : Primaries.SRGB);
   }
 
   /** Light of a code, the inverse of BT.709's transfer (H.273, table 3). */
@@ -143,21 +132,9 @@ final class PngColours {
     if (!(gamma > 0.1 && gamma <= 2)) {
       throw new BadPicture(name, "its gAMA chunk says " + gamma);
     }
-    double[] primaries = BT_709;
-    if (chunks.containsKey("cHRM") && colour) {
-      ByteBuffer in = ByteBuffer.wrap(sized("cHRM", 32));
-      primaries = new double[8];
-      for (int i = 0; i < 8; i++) {
-        primaries[i] = in.getInt() / 100_000.0;
-      }
-    }
-    for (int i = 1; i < 8; i += 2) {
-      if (!(primaries[i] > 0)) {
-        throw new BadPicture(name, "its cHRM chunk names no colours");
-      }
-    }
+    Primaries primaries = chunks.containsKey("cHRM") && colour ? told() : Primaries.SRGB;
     boolean usual = Math.abs(gamma - 1 / 2.2) < ALIKE;
-    if (usual && alike(primaries)) {
+    if (usual && primaries.off(Primaries.SRGB) <= ALIKE) {
       return codes;
     }
     // what writers of sRGB put there for want of its own chunk
@@ -177,17 +154,21 @@ final class PngColours {
     return chunk;
   }
 
-  private static boolean alike(double[] primaries) {
+  /** The primaries in cHRM: white, red, green, blue. */
+  private Primaries told() throws BadPicture {
+    ByteBuffer in = ByteBuffer.wrap(sized("cHRM", 32));
+    double[] p = new double[8];
     for (int i = 0; i < 8; i++) {
-      if (Math.abs(primaries[i] - BT_709[i]) > ALIKE) {
-        return false;
+      p[i] = in.getInt() / 100_000.0;
+      if (i % 2 == 1 && !(p[i] > 0)) {
+        throw new BadPicture(name, "its cHRM chunk names no colours");
       }
     }
-    return true;
+    return new Primaries(p[2], p[3], p[4], p[5], p[6], p[7], p[0], p[1]);
   }
 
   /** 16-bit codes in sRGB; what lies beyond it is brought to its edge. */
-  private static Codes converted(Codes codes, DoubleUnaryOperator light, double[] primaries) {
+  private static Codes converted(Codes codes, DoubleUnaryOperator light, Primaries primaries) {
     float[] to = toSrgb(primaries).floats();
     int deep = codes.is8() ? 255 : 65535;
     float[] table = new float[deep + 1];
@@ -212,11 +193,10 @@ final class PngColours {
     return codes.is8() ? codes.eight()[i] & 255 : codes.sixteen()[i] & 65535;
   }
 
-  /** From light in primaries, white first, to linear sRGB. */
-  private static Matrix3 toSrgb(double[] p) {
-    Matrix3 xyz = Space.toXyz(p[2], p[3], p[4], p[5], p[6], p[7], p[0], p[1]);
-    Matrix3 white = Space.adapt(Space.xyz(p[0], p[1]), Space.xyz(Space.D65_X, Space.D65_Y));
-    return Space.SRGB_TO_XYZ.inverse().after(white).after(xyz);
+  private static Matrix3 toSrgb(Primaries from) {
+    double[] white = Space.xyz(from.whiteX(), from.whiteY());
+    Matrix3 adapted = Space.adapt(white, Space.xyz(Space.D65_X, Space.D65_Y));
+    return Space.SRGB_TO_XYZ.inverse().after(adapted).after(from.toXyz());
   }
 
   /** The profile in a chunk: a name, a zero, a method, and it deflated. */

@@ -73,7 +73,7 @@ class OtherWritersTest {
   @ValueSource(strings = {"LZW", "Deflate"})
   void tiledTiffComesBackExactly(String compression) throws Exception {
     Path file = dir.resolve("t.tif");
-    ImageWriter writer = ofTheJdk("tiff");
+    ImageWriter writer = JdkWriters.of("tiff");
     ImageWriteParam param = writer.getDefaultWriteParam();
     param.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
     param.setCompressionType(compression);
@@ -89,31 +89,24 @@ class OtherWritersTest {
    */
   @Test
   void bigTiffComesBackExactly() throws Exception {
-    int[][] entries = {
-      {256, 3, W},
-      {257, 3, H},
-      {262, 3, 2},
-      {277, 3, 3},
-      {259, 3, 1},
-      {273, 16, 0},
-      {278, 3, H},
-      {279, 16, 3 * W * H},
+    int pixels = 256;
+    // tag, type, how many, value: three 16-bit values lie in one field of eight bytes
+    long[][] entries = {
+      {256, 3, 1, W},
+      {257, 3, 1, H},
+      {258, 3, 3, 8 | 8 << 16 | 8L << 32},
+      {259, 3, 1, 1},
+      {262, 3, 1, 2},
+      {273, 16, 1, pixels},
+      {277, 3, 1, 3},
+      {278, 3, 1, H},
+      {279, 16, 1, 3 * W * H},
     };
-    java.util.Arrays.sort(entries, java.util.Comparator.comparingInt(e -> e[0]));
-    int directory = 16;
-    int bits = directory + 8 + 20 * (entries.length + 1) + 8;
-    int pixels = bits + 8;
     ByteBuffer out = ByteBuffer.allocate(pixels + 3 * W * H).order(ByteOrder.LITTLE_ENDIAN);
-    out.put(new byte[] {'I', 'I', 43, 0, 8, 0, 0, 0}).putLong(directory);
-    out.putLong(entries.length + 1);
-    for (int[] e : entries) {
-      if (e[0] == 259) {
-        // bits per sample fit into the eight bytes of the value
-        out.putShort((short) 258).putShort((short) 3).putLong(3);
-        out.putShort((short) 8).putShort((short) 8).putShort((short) 8).putShort((short) 0);
-      }
-      out.putShort((short) e[0]).putShort((short) e[1]).putLong(1);
-      out.putLong(e[0] == 273 ? pixels : e[2]);
+    out.put(new byte[] {'I', 'I', 43, 0, 8, 0, 0, 0}).putLong(16);
+    out.putLong(entries.length);
+    for (long[] e : entries) {
+      out.putShort((short) e[0]).putShort((short) e[1]).putLong(e[2]).putLong(e[3]);
     }
     out.putLong(0);
     BufferedImage image = colours();
@@ -229,17 +222,6 @@ class OtherWritersTest {
         ImageIO.getImageWriters(ImageTypeSpecifier.createFromRenderedImage(image), "png");
     write(writers.next(), null, image, file);
     return file;
-  }
-
-  /** The JDK's own writer, which can tile. */
-  private static ImageWriter ofTheJdk(String format) {
-    for (var it = ImageIO.getImageWritersByFormatName(format); it.hasNext(); ) {
-      ImageWriter next = it.next();
-      if (next.getClass().getName().startsWith("com.sun")) {
-        return next;
-      }
-    }
-    throw new IllegalStateException("no writer for " + format);
   }
 
   private static void write(

@@ -14,9 +14,9 @@ import illuminar.core.exposure.Exposure;
 import illuminar.core.frame.Codes;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
-import java.io.DataOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
+import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -25,7 +25,6 @@ import java.time.ZoneOffset;
 import java.util.Arrays;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.zip.CRC32;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -188,19 +187,14 @@ class PictureFilesTest {
   @Test
   void aGiantHeaderIsRefused() throws Exception {
     ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-    DataOutputStream out = new DataOutputStream(bytes);
-    out.write(new byte[] {(byte) 0x89, 'P', 'N', 'G', 13, 10, 26, 10});
-    ByteArrayOutputStream head = new ByteArrayOutputStream();
-    DataOutputStream h = new DataOutputStream(head);
-    h.writeBytes("IHDR");
-    h.writeInt(60_000);
-    h.writeInt(60_000);
-    h.write(new byte[] {8, 2, 0, 0, 0});
-    out.writeInt(13);
-    out.write(head.toByteArray());
-    CRC32 crc = new CRC32();
-    crc.update(head.toByteArray());
-    out.writeInt((int) crc.getValue());
+    bytes.write(new byte[] {(byte) 0x89, 'P', 'N', 'G', 13, 10, 26, 10});
+    byte[] head =
+        ByteBuffer.allocate(13)
+            .putInt(60_000)
+            .putInt(60_000)
+            .put(new byte[] {8, 2, 0, 0, 0})
+            .array();
+    bytes.write(PngChunks.chunk("IHDR", head));
     refused(Files.write(dir.resolve("giant.png"), bytes.toByteArray()), "60000×60000");
   }
 

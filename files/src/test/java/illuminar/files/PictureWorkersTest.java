@@ -6,7 +6,6 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import illuminar.core.frame.Codes;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
-import java.io.DataOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
@@ -16,7 +15,6 @@ import java.time.Duration;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import java.util.zip.CRC32;
 import java.util.zip.DeflaterOutputStream;
 import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
@@ -118,17 +116,6 @@ class PictureWorkersTest {
     theNextFileIsRead();
   }
 
-  private static void chunk(DataOutputStream out, String type, byte[] data) throws IOException {
-    byte[] kind = type.getBytes(StandardCharsets.US_ASCII);
-    CRC32 crc = new CRC32();
-    crc.update(kind);
-    crc.update(data);
-    out.writeInt(data.length);
-    out.write(kind);
-    out.write(data);
-    out.writeInt((int) crc.getValue());
-  }
-
   /** A text of two hundred million letters in two hundred thousand bytes. Source: PNG, zTXt. */
   private Path bomb() throws IOException {
     ByteArrayOutputStream text = new ByteArrayOutputStream();
@@ -141,14 +128,8 @@ class PictureWorkersTest {
       }
     }
     byte[] png = Files.readAllBytes(good());
-    Path file = dir.resolve("bomb.png");
-    // behind the signature and IHDR
-    int head = 8 + 25;
-    try (DataOutputStream out = new DataOutputStream(Files.newOutputStream(file))) {
-      out.write(png, 0, head);
-      chunk(out, "zTXt", text.toByteArray());
-      out.write(png, head, png.length - head);
-    }
+    byte[] bomb = PngChunks.with(png, PngChunks.chunk("zTXt", text.toByteArray()));
+    Path file = Files.write(dir.resolve("bomb.png"), bomb);
     assertThat(Files.size(file)).isLessThan(300_000);
     return file;
   }

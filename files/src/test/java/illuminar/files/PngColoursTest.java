@@ -1,5 +1,6 @@
 package illuminar.files;
 
+import static illuminar.files.PngChunks.chunk;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -9,13 +10,11 @@ import illuminar.core.colour.Srgb;
 import illuminar.core.frame.Codes;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
-import java.io.DataOutputStream;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.zip.CRC32;
 import java.util.zip.DeflaterOutputStream;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
@@ -34,20 +33,6 @@ class PngColoursTest {
   private static final int[] BT_709 = {31270, 32900, 64000, 33000, 30000, 60000, 15000, 6000};
 
   @TempDir private Path dir;
-
-  /** A chunk: length, kind, content, and a check over the last two. */
-  private static byte[] chunk(String kind, byte[] content) throws IOException {
-    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-    DataOutputStream out = new DataOutputStream(bytes);
-    CRC32 check = new CRC32();
-    check.update(kind.getBytes(StandardCharsets.US_ASCII));
-    check.update(content);
-    out.writeInt(content.length);
-    out.writeBytes(kind);
-    out.write(content);
-    out.writeInt((int) check.getValue());
-    return bytes.toByteArray();
-  }
 
   private static byte[] gamma(int v) throws IOException {
     return chunk("gAMA", ints(v));
@@ -83,16 +68,7 @@ class PngColoursTest {
     }
     ByteArrayOutputStream plain = new ByteArrayOutputStream();
     ImageIO.write(image, "png", plain);
-    ByteArrayOutputStream out = new ByteArrayOutputStream();
-    int header = 8 + 25;
-    out.write(plain.toByteArray(), 0, header);
-    for (byte[] c : chunks) {
-      out.write(c);
-    }
-    out.write(plain.toByteArray(), header, plain.size() - header);
-    Path file = dir.resolve("p.png");
-    Files.write(file, out.toByteArray());
-    return file;
+    return Files.write(dir.resolve("p.png"), PngChunks.with(plain.toByteArray(), chunks));
   }
 
   /** The picture's code as read, 0 to 1. */

@@ -203,11 +203,7 @@ class ProfilesTest {
         java.awt.image.Raster.createInterleavedRaster(
             java.awt.image.DataBuffer.TYPE_BYTE, SIDE, SIDE, 4, null);
     Path file = dir.resolve("inks.jpg");
-    ImageWriter writer = ImageIO.getImageWritersByFormatName("jpeg").next();
-    for (var it = ImageIO.getImageWritersByFormatName("jpeg"); it.hasNext(); ) {
-      ImageWriter next = it.next();
-      writer = next.getClass().getName().startsWith("com.sun") ? next : writer;
-    }
+    ImageWriter writer = JdkWriters.of("jpeg");
     try (ImageOutputStream out = ImageIO.createImageOutputStream(file.toFile())) {
       writer.setOutput(out);
       writer.write(null, new IIOImage(inks, null, null), null);

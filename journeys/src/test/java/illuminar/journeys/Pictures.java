@@ -130,7 +130,7 @@ public final class Pictures {
     shots.link("Fennick Weather House").click();
     shots.picture(() -> page.getByLabel("Open Dormer room").click());
     page.evaluate("() => document.getElementById('stage-5').scrollIntoView()");
-    shots.picture(() -> shots.button("(Curve|Another: curve)").click());
+    shots.picture(() -> shots.button("Curve( again)?").click());
     page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Curve point 2")).focus();
     for (int k = 0; k < 6; k++) {
       page.keyboard().press("ArrowDown");

@@ -178,7 +178,7 @@ class RegionsTest {
     bench.waitForPicture(() -> bench.button("Tone").click());
     page.getByTestId("pass").last().getByLabel("Region: the whole picture").click();
     bench.item("outside Region 2").click();
-    bench.button("Another: tone").click();
+    bench.button("Tone again").click();
     page.getByTestId("pass").last().getByLabel("Region: the whole picture").click();
     bench.item("Region 2").click();
     assertThat(region("Region 2")).containsText("2 passes");

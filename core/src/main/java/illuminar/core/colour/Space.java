@@ -20,11 +20,10 @@ public final class Space {
   private static final double[] D50_XYZ = {D50_X, 1.0, D50_Z};
 
   /** Linear BT.2020 to XYZ, D65. */
-  public static final Matrix3 WORK_TO_XYZ =
-      toXyz(0.708, 0.292, 0.170, 0.797, 0.131, 0.046, D65_X, D65_Y);
+  public static final Matrix3 WORK_TO_XYZ = Primaries.BT_2020.toXyz();
 
   /** Linear sRGB to XYZ, D65. */
-  public static final Matrix3 SRGB_TO_XYZ = toXyz(0.64, 0.33, 0.30, 0.60, 0.15, 0.06, D65_X, D65_Y);
+  public static final Matrix3 SRGB_TO_XYZ = Primaries.SRGB.toXyz();
 
   /** Linear sRGB to linear BT.2020. */
   public static final Matrix3 SRGB_TO_WORK = WORK_TO_XYZ.inverse().after(SRGB_TO_XYZ);
@@ -70,21 +69,5 @@ public final class Space {
         .inverse()
         .after(Matrix3.diagonal(t[0] / f[0], t[1] / f[1], t[2] / f[2]))
         .after(BRADFORD);
-  }
-
-  /**
-   * Linear RGB to XYZ, by the chromaticities x and y of its primaries and its white.
-   *
-   * @throws ArithmeticException if they name no colours
-   */
-  public static Matrix3 toXyz(
-      double rx, double ry, double gx, double gy, double bx, double by, double wx, double wy) {
-    double[] r = xyz(rx, ry);
-    double[] g = xyz(gx, gy);
-    double[] b = xyz(bx, by);
-    Matrix3 primaries = new Matrix3(r[0], g[0], b[0], r[1], g[1], b[1], r[2], g[2], b[2]);
-    double[] white = xyz(wx, wy);
-    double[] share = primaries.inverse().apply(white[0], white[1], white[2]);
-    return primaries.after(Matrix3.diagonal(share[0], share[1], share[2]));
   }
 }

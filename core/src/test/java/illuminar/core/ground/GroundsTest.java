@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.within;
 
 import illuminar.core.TestRoom;
 import illuminar.core.analysis.Analysis;
-import illuminar.core.analysis.light.MergedLight;
 import illuminar.core.analysis.movement.Movement;
 import illuminar.core.colour.Space;
 import illuminar.core.colour.Srgb;
@@ -20,8 +19,6 @@ import illuminar.core.picture.Picture;
 import illuminar.core.picture.Point;
 import illuminar.core.picture.Raster;
 import java.util.ArrayList;
-import java.util.Arrays;
-import java.util.Comparator;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -106,71 +103,6 @@ class GroundsTest {
     assertThat(plain.g()[view]).as("burnt").isGreaterThan(0.99f);
     assertThat(flat.g()[view]).as("readable").isLessThan(0.9f);
     assertThat(texture(flat)).isGreaterThan(0.7 * texture(plain));
-  }
-
-  /** The mean of all light's own colours, whatever the camera made of them (Robertson 2003). */
-  @Test
-  void asLitColoursAreThoseOfTheLightAndStayBelowWhite() {
-    Ground lit = new Ground.RadianceMerge(ALL, 0, 0, 1, 0, false, List.of(), 0, "a1");
-    Picture p = drawn(Grounds.of(lit, ANALYSIS), ANALYSIS, WHOLE);
-    double off = 0;
-    int n = 0;
-    for (int y = 4; y < 236; y += 3) {
-      for (int x = 4; x < 356; x += 3) {
-        int i = y * 360 + x;
-        double[] srgb = Space.WORK_TO_SRGB.apply(p.r()[i], p.g()[i], p.b()[i]);
-        assertThat(Math.max(srgb[0], Math.max(srgb[1], srgb[2]))).isLessThan(1.1);
-        if (Math.abs(ROOM.pane(x, y) - 0.5) > 0.49) {
-          off +=
-              Math.abs(ratio(srgb[0], srgb[1]) - ratio(ROOM.light(x, y, 0), ROOM.light(x, y, 1)));
-          off +=
-              Math.abs(ratio(srgb[2], srgb[1]) - ratio(ROOM.light(x, y, 2), ROOM.light(x, y, 1)));
-          n += 2;
-        }
-      }
-    }
-    assertThat(off / n).as("stops between channels").isLessThan(0.06);
-  }
-
-  /**
-   * More light that is no lamp's is never shown darker, be it blue or grey: else what an edge mixes
-   * of a vivid sky and a dull frame would be lighter than both, and that is a line (arithmetic of
-   * mixtures; no source).
-   */
-  @Test
-  void asLitMoreColdLightIsNeverShownDarker() {
-    Ground lit = new Ground.RadianceMerge(ALL, 0, 0, 1, 0, false, List.of(), 0, "a1");
-    Picture p = drawn(Grounds.of(lit, ANALYSIS), ANALYSIS, WHOLE);
-    Picture light = MergedLight.of(ANALYSIS, ALL).draw(WHOLE, id -> ANALYSIS.draw(id, WHOLE));
-    List<double[]> pairs = new ArrayList<>();
-    for (int i = 0; i < WHOLE.pixels(); i++) {
-      double there = Space.srgbLuminance(light.r()[i], light.g()[i], light.b()[i]);
-      if (light.r()[i] <= there) {
-        pairs.add(new double[] {there, p.luminanceAt(i)});
-      }
-    }
-    assertThat(pairs).hasSizeGreaterThan(WHOLE.pixels() / 20);
-    pairs.sort(Comparator.comparingDouble(v -> v[0]));
-    for (int i = 1; i < pairs.size(); i++) {
-      assertThat(pairs.get(i)[1]).isGreaterThan(pairs.get(i - 1)[1] - 1e-4);
-    }
-  }
-
-  private static double ratio(double a, double b) {
-    return Math.log(a / b) / Math.log(2);
-  }
-
-  /** Half of the light lies below L* 58 (Y = 0.26, CIE 15), at any exposure of the anchor. */
-  @Test
-  void asLitTheMiddleOfTheLightIsAMiddleTone() {
-    Ground lit = new Ground.RadianceMerge(ALL, 0, 0, 1, 0, false, List.of(), 0, "a1");
-    Picture p = drawn(Grounds.of(lit, ANALYSIS), ANALYSIS, WHOLE);
-    float[] tones = new float[WHOLE.pixels()];
-    for (int i = 0; i < tones.length; i++) {
-      tones[i] = p.luminanceAt(i);
-    }
-    Arrays.sort(tones);
-    assertThat((double) tones[tones.length / 2]).isCloseTo(0.268, within(0.03));
   }
 
   /** Mean tone difference of neighbours on the wall, stops. */

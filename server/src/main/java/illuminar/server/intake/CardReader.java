@@ -1,12 +1,12 @@
 package illuminar.server.intake;
 
+import illuminar.server.Settings;
 import illuminar.server.account.Studios;
 import illuminar.server.shoot.Shoots;
 import java.nio.file.Path;
 import java.util.List;
 import org.springframework.beans.factory.BeanRegistrar;
 import org.springframework.beans.factory.BeanRegistry;
-import org.springframework.boot.context.properties.bind.Bindable;
 import org.springframework.boot.context.properties.bind.Binder;
 import org.springframework.core.env.Environment;
 
@@ -17,8 +17,7 @@ final class CardReader implements BeanRegistrar {
 
   @Override
   public void register(BeanRegistry registry, Environment env) {
-    List<Path> slots =
-        Binder.get(env).bind("illuminar.cards", Bindable.listOf(Path.class)).orElse(List.of());
+    List<Path> slots = Binder.get(env).bindOrCreate("illuminar", Settings.class).cards();
     for (int k = 0; k < slots.size(); k++) {
       String id = k == 0 ? "card" : "card" + (k + 1);
       Path folder = slots.get(k);
