@@ -62,6 +62,16 @@ public final class MapRows {
     return rows;
   }
 
+  /** A map at all pixels of a raster. */
+  public static Plane enlarged(Plane map, int fullWidth, int fullHeight, Raster raster) {
+    Plane out = Plane.of(raster.width(), raster.height());
+    MapRows rows = of(fullWidth, fullHeight, raster, map)[0];
+    for (int y = 0; y < raster.height(); y++) {
+      rows.row(y, out.data(), y * raster.width());
+    }
+    return out;
+  }
+
   /** Writes the map's values along row {@code j} of the raster to {@code out[at…]}. */
   public void row(int j, float[] out, int at) {
     row(j, 0, raster.width(), out, at);

@@ -1,21 +1,16 @@
 package illuminar.core.analysis.cast;
 
 import illuminar.core.analysis.Analysis;
-import illuminar.core.analysis.light.MergedLight;
 import illuminar.core.analysis.window.Opening;
 import illuminar.core.analysis.window.Openings;
 import illuminar.core.analysis.window.Panes;
-import illuminar.core.colour.Burnt;
 import illuminar.core.colour.Lab;
 import illuminar.core.colour.Space;
 import illuminar.core.colour.Srgb;
 import illuminar.core.colour.Stops;
-import illuminar.core.filter.Ease;
-import illuminar.core.filter.Gauss;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
-import java.util.Arrays;
 import java.util.List;
 
 /**
@@ -68,64 +63,25 @@ public record Casts(Plane red, Plane blue, Plane glow) {
     Picture p = analysis.draw(anchor, analysis.raster());
     int w = p.width();
     int h = p.height();
-    Plane[] lean = SurfaceLean.of(analysis, anchor);
-    if (source != Source.SURFACES) {
+    Surfaces surfaces = SurfaceLean.of(analysis, anchor);
+    Plane[] lean = {surfaces.red(), surfaces.blue()};
+    boolean bySurfaces = source == Source.SURFACES;
+    if (!bySurfaces) {
       LightLean light =
           source == Source.FLASH
               ? LightLean.flash(analysis, reference)
               : LightLean.lampless(analysis, reference);
       lean = light.of(analysis, p, Lean.lab(p), lean);
     }
-    float[] shining = sources(analysis, p, source == Source.SURFACES ? LAMP_ON_WALL : LAMP);
+    OwnLean own = OwnLean.of(analysis, anchor, analysis.raster());
+    float[] shining =
+        LightSources.of(analysis, own, bySurfaces ? surfaces.share() : Plane.of(w, h));
     for (int i = 0; i < w * h; i++) {
       lean[0].data()[i] = Lean.bounded(lean[0].data()[i]) * (1 - shining[i]);
       lean[1].data()[i] = Lean.bounded(lean[1].data()[i]) * (1 - shining[i]);
     }
     LitFrames.into(lean, analysis, p);
-    return new Casts(lean[0], lean[1], glow(analysis, p));
-  }
-
-  /** Stops over the middle of a room from which on cold light comes through glass or cloth. */
-  private static final float THROUGH = 1.4f;
-
-  private static final float SURELY = 2.2f;
-
-  /** The same of any light, from which on it is that of a lamp or its shade. */
-  private static final float LAMP = 1.3f;
-
-  /** The same where surfaces tell, to which a bright wall beside a lamp is a surface too. */
-  private static final float LAMP_ON_WALL = 1.8f;
-
-  /** Stops over that from which on it surely is. */
-  private static final float SURELY_LAMP = 0.8f;
-
-  /**
-   * Where light comes from, 0 to 1: daylight through sheer cloth or glass, far over the middle of
-   * the room and no warmer than it; lamps, farther over it. What is seen there is no cast on a
-   * surface.
-   */
-  private static float[] sources(Analysis analysis, Picture p, float lamp) {
-    Plane light = MergedLight.luminance(analysis);
-    float[] sorted = light.data().clone();
-    Arrays.sort(sorted);
-    float middle = Stops.of(sorted[sorted.length / 2]);
-    double red = 0;
-    double blue = 0;
-    for (int i = 0; i < sorted.length; i++) {
-      red += p.r()[i];
-      blue += p.b()[i];
-    }
-    float room = Lean.of((float) red, (float) blue);
-    float[] out = new float[sorted.length];
-    for (int i = 0; i < out.length; i++) {
-      float over = Stops.of(light.data()[i]) - middle;
-      float warmer = Lean.of(p.r()[i], p.b()[i]) - room;
-      float cold =
-          Ease.between((over - THROUGH) / (SURELY - THROUGH))
-              * Ease.between((0.5f - warmer) / 0.4f);
-      out[i] = Math.max(cold, Ease.between((over - lamp) / SURELY_LAMP));
-    }
-    return out;
+    return new Casts(lean[0], lean[1], LightSources.glow(analysis, p));
   }
 
   /** Lightness at which casts are shown. */
@@ -144,19 +100,6 @@ public record Casts(Plane red, Plane blue, Plane glow) {
       packed = packed << 8 | (int) Math.round(255 * Srgb.encode(Math.max(0, Math.min(1, v))));
     }
     return packed;
-  }
-
-  private static Plane glow(Analysis analysis, Picture p) {
-    Plane burnt = Plane.of(p.width(), p.height());
-    float[] windows = windows(analysis, analysis.raster());
-    for (int i = 0; i < burnt.data().length; i++) {
-      burnt.data()[i] = p.mostAt(i) > Burnt.IN_FILE ? 1 - windows[i] : 0;
-    }
-    Plane wide = Gauss.smooth(burnt, 0.03 * Math.max(p.width(), p.height()));
-    for (int i = 0; i < wide.data().length; i++) {
-      wide.data()[i] = Math.min(1, 12 * wide.data()[i]);
-    }
-    return wide;
   }
 
   /** Share of the long edge about a window's glass in which its frame and reveals lie. */

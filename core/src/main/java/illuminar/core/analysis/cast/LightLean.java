@@ -7,6 +7,7 @@ import illuminar.core.colour.Space;
 import illuminar.core.colour.Stops;
 import illuminar.core.filter.ColourGuided;
 import illuminar.core.filter.Ease;
+import illuminar.core.filter.Gauss;
 import illuminar.core.frame.Frame;
 import illuminar.core.frame.Response;
 import illuminar.core.frame.Role;
@@ -30,6 +31,14 @@ record LightLean(Picture light, float[] burning, float[] there, float[] white, P
 
   /** How far a nearly neutral surface is believed beside what the flash shows. */
   private static final float LESS_SURE = 0.2f;
+
+  /** Mean weight about a place from which on the reference has told of it. */
+  private static final float TOLD = 0.3f;
+
+  /** Distance in log2 from the colour of a grey up to which a thing may be grey, and is not. */
+  private static final float GREY = 0.15f;
+
+  private static final float COLOURED = 0.36f;
 
   /** Cells of the grid on which the commonest lean is looked for, log2 each. */
   private static final float CELL = 0.05f;
@@ -86,7 +95,8 @@ record LightLean(Picture light, float[] burning, float[] there, float[] white, P
       there[i] = Space.srgbLuminance(lamps.r()[i], lamps.g()[i], lamps.b()[i]);
     }
     // daylight is many lights: sky, sun, what lawn and floor throw back
-    Plane[] lean = SurfaceLean.of(analysis, frame);
+    Surfaces daylight = SurfaceLean.of(analysis, frame);
+    Plane[] lean = {daylight.red(), daylight.blue()};
     return new LightLean(own, most(without), there, new float[] {1, 1, 1}, lean);
   }
 
@@ -140,10 +150,29 @@ record LightLean(Picture light, float[] burning, float[] there, float[] white, P
       new Plane(lab.width(), lab.height(), lab.b())
     };
     int radius = Math.max(2, Math.round(Math.max(p.width(), p.height()) * NEAR));
-    return new Plane[] {
+    Plane[] lean = {
       ColourGuided.of(guide, red, weight, radius, FLAT).on(guide),
       ColourGuided.of(guide, blue, weight, radius, FLAT).on(guide)
     };
+    doubted(lean, Gauss.smooth(weight, radius), p);
+    return lean;
+  }
+
+  /**
+   * Where the reference hardly reaches, only what stands near the colour of a grey in the light
+   * about it is taken to lean: the rest may be coloured.
+   */
+  private static void doubted(Plane[] lean, Plane weight, Picture p) {
+    for (int i = 0; i < weight.data().length; i++) {
+      float sure = Math.min(1, (weight.data()[i] - LESS_SURE) / TOLD);
+      float byRed = Lean.of(p.r()[i], p.g()[i]) - lean[0].data()[i];
+      float byBlue = Lean.of(p.b()[i], p.g()[i]) - lean[1].data()[i];
+      float away = (float) Math.sqrt(byRed * byRed + byBlue * byBlue);
+      float grey = Ease.between((COLOURED - away) / (COLOURED - GREY));
+      float share = sure + (1 - sure) * grey;
+      lean[0].data()[i] *= share;
+      lean[1].data()[i] *= share;
+    }
   }
 
   private static float strong(float share) {

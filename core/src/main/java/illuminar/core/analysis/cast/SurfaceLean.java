@@ -1,22 +1,17 @@
 package illuminar.core.analysis.cast;
 
 import illuminar.core.analysis.Analysis;
+import illuminar.core.analysis.light.MergedLight;
 import illuminar.core.colour.Burnt;
-import illuminar.core.colour.Lab;
-import illuminar.core.colour.Space;
 import illuminar.core.filter.Ease;
 import illuminar.core.filter.Gauss;
 import illuminar.core.filter.Guided;
-import illuminar.core.frame.Frame;
-import illuminar.core.frame.Role;
 import illuminar.core.picture.FloodFill;
 import illuminar.core.picture.LabPlanes;
 import illuminar.core.picture.MapRows;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
-import java.util.Comparator;
-import java.util.List;
 
 /** How the light leans on each place, by the nearly neutral surfaces about it. */
 final class SurfaceLean {
@@ -48,58 +43,58 @@ final class SurfaceLean {
   /** Mean weight from which on a reach is believed rather than the next wider one. */
   private static final float BELIEVED = 0.12f;
 
+  /** Lightness below which colours are not believed, L*. */
+  private static final float DARK = 25;
+
   private SurfaceLean() {}
 
   /**
    * Red and blue lean of a frame's light on each place by the nearly neutral surfaces about it. The
    * picture's own colour is no guide here: what leans would be taken for light everywhere.
    */
-  static Plane[] of(Analysis analysis, String frame) {
+  static Surfaces of(Analysis analysis, String frame) {
     Raster coarse = Raster.fitted(analysis.fullWidth(), analysis.fullHeight(), COARSE);
     Picture p = analysis.draw(frame, coarse);
-    Frame own = analysis.frames().get(frame);
-    List<Picture> darker =
-        analysis.frames().ambient().stream()
-            .filter(f -> own.role() == Role.AMBIENT && f.stops() < own.stops())
-            .sorted(Comparator.comparingDouble(Frame::stops).reversed())
-            .map(f -> analysis.draw(f.id(), coarse))
-            .toList();
+    OwnLean own = OwnLean.of(analysis, frame, coarse);
     float[] view = Casts.windows(analysis, coarse);
     LabPlanes lab = Lean.lab(p);
-    Plane red = Plane.of(p.width(), p.height());
-    Plane blue = Plane.of(p.width(), p.height());
-    Plane known = Plane.of(p.width(), p.height());
     float[] paint = Grain.paint(p);
     Plane light = bright(lab, paint, view);
     CommonWhite white = CommonWhite.of(p, lab, view, paint);
+    Plane known = Plane.of(p.width(), p.height());
     float[] lightest = new float[known.data().length];
     for (int i = 0; i < lightest.length; i++) {
-      if (view[i] > 0.02f) {
+      if (view[i] > 0.02f || own.burnt(i) || lab.l()[i] < DARK) {
         continue;
       }
-      Picture shows = clear(p, darker, i);
-      boolean anchor = shows.r() == p.r();
-      Lab colour = anchor ? new Lab(lab.l()[i], lab.a()[i], lab.b()[i]) : lab(shows, i);
-      if (shows.mostAt(i) > Burnt.NO_COLOUR || colour.l() < 25) {
-        continue;
-      }
-      red.data()[i] = Lean.bounded(Lean.of(shows.r()[i], shows.g()[i]));
-      blue.data()[i] = Lean.bounded(Lean.of(shows.b()[i], shows.g()[i]));
       // what is burnt is light enough
       lightest[i] =
-          anchor
-              ? paint[i] * Ease.between((lab.l()[i] / light.data()[i] - DULL) / (WHITE - DULL))
-              : 1;
+          p.mostAt(i) > Burnt.NO_COLOUR
+              ? 1
+              : paint[i] * Ease.between((lab.l()[i] / light.data()[i] - DULL) / (WHITE - DULL));
     }
-    float[] alike = alike(white, red, blue, lightest);
+    float[] alike = alike(white, own.red(), own.blue(), lightest);
     for (int i = 0; i < lightest.length; i++) {
       known.data()[i] = lightest[i] * alike[i];
     }
     withoutPatches(known);
     double wide = Math.max(p.width(), p.height());
-    return new Plane[] {
-      enlarged(spread(red, known, wide), analysis), enlarged(spread(blue, known, wide), analysis)
-    };
+    Plane[] about = spread(own, known, wide);
+    Plane red = enlarged(about[0], analysis);
+    Plane blue = enlarged(about[1], analysis);
+    Raster grid = analysis.raster();
+    Surfaces fine =
+        Surfaces.of(
+            OwnLean.of(analysis, frame, grid),
+            enlarged(known, analysis),
+            Casts.windows(analysis, grid),
+            MergedLight.luminance(analysis));
+    for (int i = 0; i < red.data().length; i++) {
+      float share = fine.share().data()[i];
+      fine.red().data()[i] = red.data()[i] + share * (fine.red().data()[i] - red.data()[i]);
+      fine.blue().data()[i] = blue.data()[i] + share * (fine.blue().data()[i] - blue.data()[i]);
+    }
+    return fine;
   }
 
   /**
@@ -149,28 +144,8 @@ final class SurfaceLean {
     }
   }
 
-  /** The anchor's picture, or of the darker frames' the lightest that is not burnt at a pixel. */
-  private static Picture clear(Picture anchor, List<Picture> darker, int i) {
-    Picture shows = anchor;
-    for (int k = 0; k < darker.size() && shows.mostAt(i) > Burnt.NO_COLOUR; k++) {
-      shows = darker.get(k);
-    }
-    return shows;
-  }
-
-  private static Lab lab(Picture p, int i) {
-    double[] work = Space.SRGB_TO_WORK.apply(p.r()[i], p.g()[i], p.b()[i]);
-    return Lab.ofWork(work[0], work[1], work[2]);
-  }
-
   private static Plane enlarged(Plane in, Analysis analysis) {
-    Raster raster = analysis.raster();
-    Plane out = Plane.of(raster.width(), raster.height());
-    MapRows rows = MapRows.of(analysis.fullWidth(), analysis.fullHeight(), raster, in)[0];
-    for (int y = 0; y < raster.height(); y++) {
-      rows.row(y, out.data(), y * raster.width());
-    }
-    return out;
+    return MapRows.enlarged(in, analysis.fullWidth(), analysis.fullHeight(), analysis.raster());
   }
 
   /**
@@ -199,16 +174,20 @@ final class SurfaceLean {
   }
 
   /** Normalised convolution (Knutsson and Westin 1993), wider where little is known. */
-  private static Plane spread(Plane values, Plane known, double longEdge) {
-    Plane weighted = Guided.product(values, known);
-    Plane out = Plane.of(values.width(), values.height());
+  private static Plane[] spread(OwnLean own, Plane known, double longEdge) {
+    Plane[] weighted = {Guided.product(own.red(), known), Guided.product(own.blue(), known)};
+    Plane[] out = {
+      Plane.of(known.width(), known.height()), Plane.of(known.width(), known.height())
+    };
     for (int k = REACHES.length - 1; k >= 0; k--) {
-      Plane sum = Gauss.smooth(weighted, REACHES[k] * longEdge);
-      Plane all = Gauss.smooth(known, REACHES[k] * longEdge);
-      for (int i = 0; i < out.data().length; i++) {
-        float share = Math.min(1, all.data()[i] / BELIEVED);
-        float here = sum.data()[i] / Math.max(1e-6f, all.data()[i]);
-        out.data()[i] += (here - out.data()[i]) * share;
+      float[] all = Gauss.smooth(known, REACHES[k] * longEdge).data();
+      for (int c = 0; c < out.length; c++) {
+        float[] sum = Gauss.smooth(weighted[c], REACHES[k] * longEdge).data();
+        float[] mean = out[c].data();
+        for (int i = 0; i < mean.length; i++) {
+          float here = sum[i] / Math.max(1e-6f, all[i]);
+          mean[i] += (here - mean[i]) * Math.min(1, all[i] / BELIEVED);
+        }
       }
     }
     return out;

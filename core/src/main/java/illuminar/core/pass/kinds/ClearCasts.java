@@ -2,6 +2,7 @@ package illuminar.core.pass.kinds;
 
 import illuminar.core.analysis.Analysis;
 import illuminar.core.analysis.cast.Casts;
+import illuminar.core.analysis.cast.OwnLean;
 import illuminar.core.colour.Matrix3;
 import illuminar.core.colour.Space;
 import illuminar.core.colour.Stops;
@@ -73,27 +74,27 @@ public record ClearCasts(
     Analysis analysis = below.analysis();
     Casts casts = Casts.of(analysis, source, reference);
     Picture now = below.picture();
-    Picture then = analysis.draw(analysis.frames().anchor(), analysis.small());
+    OwnLean then = OwnLean.of(analysis, analysis.frames().anchor(), analysis.small());
     Plane red = Plane.of(now.width(), now.height());
     Plane blue = Plane.of(now.width(), now.height());
     float[] toSrgb = Space.WORK_TO_SRGB.floats();
     float[] c = new float[3];
     for (int i = 0; i < red.data().length; i++) {
       Matrix3.apply(toSrgb, now.r()[i], now.g()[i], now.b()[i], c);
-      red.data()[i] = changed(c[0], c[1], then.r()[i], then.g()[i]);
-      blue.data()[i] = changed(c[2], c[1], then.b()[i], then.g()[i]);
+      red.data()[i] = changed(c[0], c[1], then.red().data()[i]);
+      blue.data()[i] = changed(c[2], c[1], then.blue().data()[i]);
     }
     Plane[] maps = {casts.red(), casts.blue(), casts.glow()};
     Plane[] since = Gauss.smooth(1.5, red, blue);
     return new Work(this, maps, since, analysis.fullWidth(), analysis.fullHeight());
   }
 
-  /** How a lean changed since the frame; burnt and black places tell nothing. */
-  private static float changed(float a, float b, float oldA, float oldB) {
-    if (Math.max(oldA, oldB) > 0.95f || Math.min(oldA, oldB) < 0.004f || Math.min(a, b) < 0.002f) {
+  /** How a lean changed since the frame; black places tell nothing. */
+  private static float changed(float a, float b, float then) {
+    if (Math.min(a, b) < 0.002f) {
       return 0;
     }
-    float d = Stops.of(a) - Stops.of(b) - Stops.of(oldA) + Stops.of(oldB);
+    float d = Stops.of(a) - Stops.of(b) - then;
     return Math.max(-1.5f, Math.min(1.5f, d));
   }
 

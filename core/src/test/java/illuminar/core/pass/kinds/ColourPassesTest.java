@@ -171,6 +171,26 @@ class ColourPassesTest {
         .hasMessageContaining("lamps off");
   }
 
+  /** Boards in the sun, which outshines the flash: nothing tells of the light on them. */
+  @Test
+  void castsToldByFlashLeaveAloneWhatTheFlashHardlyReaches() {
+    double[] wood = {0.6, 0.42, 0.24};
+    Scene scene =
+        (x, y, c) ->
+            y < 120 ? 0.6 * mixed(150, c) : wood[c] * (0.9 + 0.08 * Math.sin(x * 0.9 + y * 0.2));
+    Analysis sunny =
+        view(
+            frame("a", Role.AMBIENT, scene),
+            frame(
+                "fl",
+                Role.FLASH,
+                (x, y, c) -> scene.light(x, y, c) + (y < 120 ? 0.6 * 0.3 : wood[c] * 0.03)));
+    Picture before = picture(sunny);
+    Picture after = picture(sunny, new ClearCasts(Casts.Source.FLASH, "fl", 1, 0));
+    assertThat(lab(after, 150, 60).chroma()).isLessThan(3);
+    assertThat(lab(after, 150, 170).difference(lab(before, 150, 170))).isLessThan(2);
+  }
+
   @Test
   void castsToldBySurfacesLeaveColouredThingsAlone() {
     Picture before = picture(MIXED);

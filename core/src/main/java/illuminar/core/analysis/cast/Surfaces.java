@@ -1,0 +1,129 @@
+package illuminar.core.analysis.cast;
+
+import illuminar.core.colour.Stops;
+import illuminar.core.filter.Gauss;
+import illuminar.core.filter.Guided;
+import illuminar.core.picture.FloodFill;
+import illuminar.core.picture.Plane;
+import java.util.Arrays;
+
+/**
+ * White surfaces up to their edges, and how the light on them leans. From places that surely are
+ * white a surface goes on to their neighbours as long as light, not paint, can be what changes
+ * ({@link LightSteps}). Our own rules, no source.
+ *
+ * @param red log2 of red over green of the light
+ * @param blue log2 of blue over green
+ * @param share how surely a pixel belongs to a white surface, 0 to 1
+ */
+record Surfaces(Plane red, Plane blue, Plane share) {
+  /** How far a surface is followed beyond what is sure, as a share of the long edge. */
+  private static final double FAR = 0.2;
+
+  /** The last part of that, over which it becomes less sure. */
+  private static final float FADES = 0.4f;
+
+  /** Share of the picture below which a part is no surface, and above which it is no lamp. */
+  private static final double SMALL = 0.0005;
+
+  private static final double LAMP = 0.03;
+
+  /** Stops over the middle of the room from which on such a part shines itself. */
+  private static final float SHINES = 2;
+
+  private static final float SURE = 0.7f;
+
+  /**
+   * On the analysis grid.
+   *
+   * @param known how surely a place is white, 0 to 1
+   * @param view windows with their frames, 0 to 1, which are no surfaces
+   * @param light luminance of the merged light
+   */
+  static Surfaces of(OwnLean own, Plane known, float[] view, Plane light) {
+    LightSteps steps = LightSteps.of(light, own);
+    boolean[] shut = new boolean[view.length];
+    for (int i = 0; i < shut.length; i++) {
+      shut[i] = view[i] > 0.02f || own.burnt(i);
+    }
+    Plane share = grown(known, shut, steps);
+    withoutLamps(share, light, steps);
+    SurfaceEdges.bridge(share, shut, steps);
+    Plane all = Gauss.smooth(share, LightSteps.NOISE);
+    Plane red = Gauss.smooth(Guided.product(own.red(), share), LightSteps.NOISE);
+    Plane blue = Gauss.smooth(Guided.product(own.blue(), share), LightSteps.NOISE);
+    for (int i = 0; i < shut.length; i++) {
+      if (share.data()[i] > 0) {
+        red.data()[i] /= Math.max(1e-6f, all.data()[i]);
+        blue.data()[i] /= Math.max(1e-6f, all.data()[i]);
+      }
+    }
+    Surfaces out = new Surfaces(red, blue, share);
+    SurfaceEdges.fill(out, own, steps);
+    return out;
+  }
+
+  private static Plane grown(Plane known, boolean[] shut, LightSteps steps) {
+    Plane share = Plane.of(known.width(), known.height());
+    int[] far = new int[shut.length];
+    Arrays.fill(far, -1);
+    int[] queue = new int[shut.length];
+    int n = 0;
+    for (int i = 0; i < shut.length; i++) {
+      if (known.data()[i] > SURE && !shut[i]) {
+        far[i] = 0;
+        queue[n++] = i;
+      }
+    }
+    float most = (float) (FAR * Math.max(known.width(), known.height()));
+    for (int next = 0; next < n; next++) {
+      int i = queue[next];
+      share.data()[i] = Math.min(1, (most - far[i]) / (FADES * most));
+      for (int side = 0; side < 4; side++) {
+        int k = steps.neighbour(i, side);
+        if (k >= 0 && far[k] < 0 && far[i] + 1 < most && !shut[k] && steps.goesOver(i, k)) {
+          far[k] = far[i] + 1;
+          queue[n++] = k;
+        }
+      }
+    }
+    return share;
+  }
+
+  /**
+   * Takes out what is small, and what is a source of light itself, as a lamp's shade is: bright all
+   * over, and parted from everything about it.
+   */
+  private static void withoutLamps(Plane share, Plane light, LightSteps steps) {
+    float[] s = share.data();
+    float middle = LightSources.middle(light.data());
+    boolean[] seen = new boolean[s.length];
+    for (int i = 0; i < s.length; i++) {
+      if (s[i] > 0 && !seen[i]) {
+        int[] part =
+            FloodFill.of(
+                i,
+                share.width(),
+                share.height(),
+                false,
+                seen,
+                (from, to) -> s[to] > 0 && (steps.goesOver(from, to) || steps.goesOver(to, from)));
+        if (part.length < SMALL * s.length
+            || part.length < LAMP * s.length && shines(part, light, middle)) {
+          for (int k : part) {
+            s[k] = 0;
+          }
+        }
+      }
+    }
+  }
+
+  private static boolean shines(int[] part, Plane light, float middle) {
+    float[] over = new float[part.length];
+    for (int k = 0; k < part.length; k++) {
+      over[k] = light.data()[part[k]];
+    }
+    Arrays.sort(over);
+    return Stops.of(over[over.length / 2]) - middle > SHINES;
+  }
+}
