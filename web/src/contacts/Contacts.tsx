@@ -46,6 +46,11 @@ export function Contacts() {
       data(server.POST("/api/views/{id}/line-up", { params: { path: { id: view } } })),
     onSettled: () => queries.invalidateQueries({ queryKey: ["shoot", id] }),
   });
+  const read = useMutation({
+    mutationFn: (view: string) =>
+      data(server.POST("/api/views/{id}/read-again", { params: { path: { id: view } } })),
+    onSettled: () => queries.invalidateQueries({ queryKey: ["shoot", id] }),
+  });
   const shift = (moved: string[], by: number) => {
     const to = shifted(ids, moved, by);
     if (to.some((v, i) => v !== ids[i])) order.mutate(to);
@@ -88,7 +93,7 @@ export function Contacts() {
         </Chosen>
       }
     >
-      <Said problem={shoot.error ?? bin.problem ?? order.error ?? again.error} />
+      <Said problem={shoot.error ?? bin.problem ?? order.error ?? again.error ?? read.error} />
       {running.map((j) => (
         <JobStrip key={j.id} job={j} />
       ))}
@@ -120,7 +125,10 @@ export function Contacts() {
                 ...(i > 0 ? [{ name: "Move forward", act: () => shift([v.id], -1) }] : []),
                 ...(i < views.length - 1 ? [{ name: "Move back", act: () => shift([v.id], 1) }] : []),
                 ...(may.takeIn && running.length === 0
-                  ? [{ name: "Line up again", act: () => again.mutate(v.id) }]
+                  ? [
+                      { name: "Line up again", act: () => again.mutate(v.id) },
+                      { name: "Read the files again", act: () => read.mutate(v.id) },
+                    ]
                   : []),
               ]}
             />

@@ -8,8 +8,14 @@ import static illuminar.server.RegroupBodies.part;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import illuminar.files.Capture;
+import illuminar.files.Optics;
+import illuminar.server.shoot.FrameRow;
+import illuminar.server.shoot.FrameRows;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
 import java.util.function.Predicate;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -260,5 +266,26 @@ class RegroupTest {
     assertThat(frames(view))
         .extracting(f -> f.path("id").asString())
         .isEqualTo(frames.stream().map(f -> f.path("id").asString()).toList());
+  }
+
+  /** What was read wrongly once is read again from the original; the recipe stays. */
+  @Test
+  void whatTheCameraWroteIsReadAgain() {
+    List<JsonNode> before = frames(view);
+    int revision = visitor.json("/api/views/" + view + "/recipe").path("revision").asInt();
+    FrameRows rows = server.bean(FrameRows.class);
+    FrameRow row =
+        rows.findById(UUID.fromString(before.get(1).path("id").asString())).orElseThrow();
+    row.read(
+        new Capture(
+            Optional.empty(), Optional.empty(), Optional.empty(), false, 1, "", Optics.UNKNOWN));
+    rows.saveAndFlush(row);
+    assertThat(frames(view).get(1).path("stopsKnown").asBoolean()).isFalse();
+    var answer = visitor.post("/api/views/" + view + "/read-again", "");
+    assertThat(answer.statusCode()).as(answer.body()).isEqualTo(202);
+    lined(Visitor.JSON.readTree(answer.body()));
+    assertThat(frames(view)).isEqualTo(before);
+    assertThat(visitor.json("/api/views/" + view + "/recipe").path("revision").asInt())
+        .isEqualTo(revision);
   }
 }

@@ -141,6 +141,16 @@ class Regroup {
     return lineUp(member, view.shootId(), List.of(id)).orElseThrow();
   }
 
+  /** Reads a view's originals again, and lines it up by what they tell. */
+  @Transactional
+  Job readAgain(Member member, UUID id) {
+    View view = shoots.heldView(member.studio(), id);
+    idle(member, view.shootId());
+    view.regrouped(view.anchorId());
+    String subject = json.write(new ReadAgain.Subject(id));
+    return jobs.start(new Job(member.studio(), view.shootId(), ReadAgain.KIND, subject));
+  }
+
   /** Brings a frame back into its view. */
   @Transactional
   Job bringBack(Member member, UUID id) {

@@ -53,6 +53,12 @@ class RegroupController {
     return jobs.told(regroup.again(member, id));
   }
 
+  @PostMapping("/views/{id}/read-again")
+  @ResponseStatus(HttpStatus.ACCEPTED)
+  Jobs.Told readAgain(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
+    return jobs.told(regroup.readAgain(member, id));
+  }
+
   @PostMapping("/bin/frames/{id}/restore")
   @ResponseStatus(HttpStatus.ACCEPTED)
   Jobs.Told bringBack(@AuthenticationPrincipal Member member, @PathVariable UUID id) {

@@ -89,22 +89,31 @@ public class FrameRow {
     this.width = width;
     this.height = height;
     this.role = role;
+    read(capture);
+  }
+
+  /** What the camera wrote into the file. */
+  public void read(Capture capture) {
+    stopsKnown = capture.exposure().isPresent();
+    seconds = null;
+    aperture = null;
+    iso = null;
     capture
         .exposure()
         .ifPresent(
             e -> {
               stops = e.stops();
-              stopsKnown = true;
               seconds = e.seconds();
               aperture = e.aperture();
               iso = e.iso();
             });
-    this.taken = capture.taken().orElse(null);
-    this.flash = capture.flash();
-    this.camera = capture.camera();
-    this.lens = capture.optics().lens();
-    capture.optics().focal().ifPresent(f -> focal = f);
-    this.clock = capture.offset().map(ZoneOffset::getId).orElse("");
+    taken = capture.taken().orElse(null);
+    flash = capture.flash();
+    camera = capture.camera();
+    lens = capture.optics().lens();
+    OptionalDouble length = capture.optics().focal();
+    focal = length.isPresent() ? length.getAsDouble() : null;
+    clock = capture.offset().map(ZoneOffset::getId).orElse("");
   }
 
   public void placed(Similarity move, double error, boolean certain) {
