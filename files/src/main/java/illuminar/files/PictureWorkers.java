@@ -11,9 +11,14 @@ import java.time.Duration;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
+import java.util.concurrent.CancellationException;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
+import java.util.function.BooleanSupplier;
 
 /**
  * The one door to files of others: a few processes that read them, each with a bound on its memory
@@ -42,9 +47,14 @@ public final class PictureWorkers implements AutoCloseable {
   /** How Java ends that is told to end when its memory is full. */
   private static final int NO_MEMORY = 3;
 
+  /** After how many milliseconds it is asked again whether something is still wanted. */
+  private static final long ASKED = 300;
+
   private final List<String> command;
   private final Patience patience;
   private final Semaphore free;
+  private final ScheduledExecutorService clock =
+      Executors.newSingleThreadScheduledExecutor(PictureWorkers::quiet);
   private final Deque<Worker> idle = new ArrayDeque<>();
   private boolean closed;
 
@@ -58,6 +68,12 @@ public final class PictureWorkers implements AutoCloseable {
     free = new Semaphore(most, true);
   }
 
+  private static Thread quiet(Runnable work) {
+    Thread thread = new Thread(work, "readers' clock");
+    thread.setDaemon(true);
+    return thread;
+  }
+
   /**
    * What is seen of a file at a glance.
    *
@@ -68,12 +84,32 @@ public final class PictureWorkers implements AutoCloseable {
 
   /** Reads header, capture and pixels for a small picture. */
   public Glance glance(Path file, String name) throws BadPicture {
-    return ask(PictureWorker.Ask.GLANCE, file, name);
+    return glance(file, name, () -> true);
+  }
+
+  /**
+   * Reads header, capture and pixels for a small picture.
+   *
+   * @param wanted asked every now and then
+   * @throws CancellationException once it is not wanted any more; what read it is ended
+   */
+  public Glance glance(Path file, String name, BooleanSupplier wanted) throws BadPicture {
+    return ask(PictureWorker.Ask.GLANCE, file, name, wanted);
   }
 
   /** Reads all pixels, upright. */
   public Codes pixels(Path file, String name) throws BadPicture {
-    return ask(PictureWorker.Ask.PIXELS, file, name).codes();
+    return pixels(file, name, () -> true);
+  }
+
+  /**
+   * Reads all pixels, upright.
+   *
+   * @param wanted asked every now and then
+   * @throws CancellationException once it is not wanted any more; what read it is ended
+   */
+  public Codes pixels(Path file, String name, BooleanSupplier wanted) throws BadPicture {
+    return ask(PictureWorker.Ask.PIXELS, file, name, wanted).codes();
   }
 
   /** Starts a process beforehand, so that the first file does not wait for it. */
@@ -85,19 +121,23 @@ public final class PictureWorkers implements AutoCloseable {
     }
   }
 
-  private Glance ask(PictureWorker.Ask ask, Path file, String name) throws BadPicture {
-    free.acquireUninterruptibly();
+  private Glance ask(PictureWorker.Ask ask, Path file, String name, BooleanSupplier wanted)
+      throws BadPicture {
+    enter(name, wanted);
     try {
       Worker worker = worker(name);
       boolean well = false;
       try {
-        Glance seen = worker.ask(ask, file, name);
+        Glance seen = worker.ask(ask, file, name, wanted);
         well = seen.header().pixels() < LARGE;
         return seen;
       } catch (BadPicture e) {
         well = true;
         throw e;
       } catch (IOException e) {
+        if (worker.unwanted) {
+          throw calledOff(name);
+        }
         throw new BadPicture(name, worker.failure(), e);
       } finally {
         giveBack(worker, well);
@@ -105,6 +145,24 @@ public final class PictureWorkers implements AutoCloseable {
     } finally {
       free.release();
     }
+  }
+
+  /** Waits for a free process. */
+  private void enter(String name, BooleanSupplier wanted) {
+    try {
+      while (!free.tryAcquire(ASKED, TimeUnit.MILLISECONDS)) {
+        if (!wanted.getAsBoolean()) {
+          throw calledOff(name);
+        }
+      }
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw calledOff(name);
+    }
+  }
+
+  private static CancellationException calledOff(String name) {
+    return new CancellationException(name + ": reading it was called off");
   }
 
   private Worker worker(String name) throws BadPicture {
@@ -140,6 +198,7 @@ public final class PictureWorkers implements AutoCloseable {
       idle.forEach(Worker::end);
       idle.clear();
     }
+    clock.shutdownNow();
   }
 
   private final class Worker {
@@ -147,6 +206,7 @@ public final class PictureWorkers implements AutoCloseable {
     private final DataOutputStream to;
     private final DataInputStream from;
     private volatile boolean late;
+    private volatile boolean unwanted;
 
     Worker() throws IOException {
       process = new ProcessBuilder(command).redirectError(ProcessBuilder.Redirect.DISCARD).start();
@@ -154,8 +214,12 @@ public final class PictureWorkers implements AutoCloseable {
       from = new DataInputStream(new BufferedInputStream(process.getInputStream(), Wire.BUFFER));
     }
 
-    Glance ask(PictureWorker.Ask ask, Path file, String name) throws IOException, BadPicture {
+    Glance ask(PictureWorker.Ask ask, Path file, String name, BooleanSupplier wanted)
+        throws IOException, BadPicture {
       CompletableFuture<Void> end = endAfter(patience.start);
+      Future<?> watch =
+          clock.scheduleWithFixedDelay(
+              () -> endUnlessWanted(wanted), ASKED, ASKED, TimeUnit.MILLISECONDS);
       try {
         to.writeByte(ask.ordinal());
         to.writeUTF(file.toAbsolutePath().toString());
@@ -167,6 +231,14 @@ public final class PictureWorkers implements AutoCloseable {
         return new Glance(header, Wire.capture(from, name), Wire.codes(from, name));
       } finally {
         end.cancel(false);
+        watch.cancel(false);
+      }
+    }
+
+    private void endUnlessWanted(BooleanSupplier wanted) {
+      if (!wanted.getAsBoolean()) {
+        unwanted = true;
+        end();
       }
     }
 

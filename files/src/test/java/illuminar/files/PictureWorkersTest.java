@@ -15,6 +15,11 @@ import java.time.Duration;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.Callable;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import java.util.zip.DeflaterOutputStream;
 import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
@@ -199,5 +204,29 @@ class PictureWorkersTest {
     assertThatThrownBy(() -> none.pixels(file, "good.png"))
         .isInstanceOf(BadPicture.class)
         .hasMessage("good.png: no process can be started to read it");
+  }
+
+  /** Whoever waits for a file can go: what reads it is ended, and who waits in line need not. */
+  @Test
+  void whatIsNotWantedAnyMoreIsNotRead() throws Exception {
+    Path file = scans();
+    long until = System.nanoTime() + Duration.ofMillis(700).toNanos();
+    Callable<Boolean> gone =
+        () -> {
+          assertThatThrownBy(
+                  () -> workers.pixels(file, "scans.jpg", () -> System.nanoTime() < until))
+              .isInstanceOf(CancellationException.class)
+              .hasMessage("scans.jpg: reading it was called off");
+          return System.nanoTime() < until + Duration.ofSeconds(3).toNanos();
+        };
+    ExecutorService two = Executors.newFixedThreadPool(2);
+    try {
+      for (Future<Boolean> soon : two.invokeAll(List.of(gone, gone))) {
+        assertThat(soon.get()).isTrue();
+      }
+    } finally {
+      two.shutdownNow();
+    }
+    theNextFileIsRead();
   }
 }

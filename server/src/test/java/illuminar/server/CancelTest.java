@@ -2,12 +2,20 @@ package illuminar.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import illuminar.core.frame.Codes;
+import illuminar.files.BadPicture;
+import illuminar.server.reading.PictureDoor;
 import illuminar.server.storage.FolderOriginals;
 import illuminar.server.storage.Originals;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.time.Duration;
+import java.util.concurrent.CancellationException;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.locks.LockSupport;
+import java.util.function.BooleanSupplier;
 import org.junit.jupiter.api.Test;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Primary;
@@ -20,6 +28,29 @@ class CancelTest {
   static class SlowReader {
     static final CountDownLatch STANDS = new CountDownLatch(3);
     static final CountDownLatch GO = new CountDownLatch(1);
+
+    /** Once it is set, reading a file takes as long as it is wanted. */
+    static final AtomicBoolean STUCK = new AtomicBoolean();
+
+    static final CountDownLatch READING = new CountDownLatch(1);
+
+    @Bean
+    @Primary
+    PictureDoor stuck() {
+      return new PictureDoor() {
+        @Override
+        public Codes pixels(Path file, String name, BooleanSupplier wanted) throws BadPicture {
+          while (STUCK.get()) {
+            READING.countDown();
+            if (!wanted.getAsBoolean()) {
+              throw new CancellationException(name);
+            }
+            LockSupport.parkNanos(100_000_000);
+          }
+          return super.pixels(file, name, wanted);
+        }
+      };
+    }
 
     @Bean
     @Primary
@@ -70,6 +101,25 @@ class CancelTest {
       JsonNode again = visitor.done(shoot, visitor.takeInCard(shoot).path("id").asString());
       assertThat(again.path("state").asString()).isEqualTo("DONE");
       assertThat(visitor.json("/api/shoots/" + shoot).path("views")).hasSize(1);
+      whatReadsFilesIsEnded(visitor, shoot);
+    }
+  }
+
+  /** A file that never ends: the job that reads it is over soon after it is called off. */
+  private static void whatReadsFilesIsEnded(Visitor visitor, String shoot) throws Exception {
+    SlowReader.STUCK.set(true);
+    try {
+      String view =
+          visitor.json("/api/shoots/" + shoot).path("views").path(0).path("id").asString();
+      var answer = visitor.post("/api/views/" + view + "/line-up", "");
+      String job = Visitor.JSON.readTree(answer.body()).path("id").asString();
+      assertThat(SlowReader.READING.await(60, TimeUnit.SECONDS)).isTrue();
+      long asked = System.nanoTime();
+      assertThat(visitor.send("DELETE", "/api/jobs/" + job, null).statusCode()).isEqualTo(204);
+      assertThat(visitor.done(shoot, job).path("state").asString()).isEqualTo("CANCELLED");
+      assertThat(Duration.ofNanos(System.nanoTime() - asked)).isLessThan(Duration.ofSeconds(4));
+    } finally {
+      SlowReader.STUCK.set(false);
     }
   }
 }

@@ -6,6 +6,7 @@ import com.github.kagkarlsson.scheduler.task.ExecutionComplete;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
 import illuminar.server.Settings;
+import illuminar.server.reading.Wanted;
 import illuminar.server.web.Problem;
 import jakarta.annotation.PreDestroy;
 import java.io.IOException;
@@ -16,6 +17,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.concurrent.CancellationException;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
 import javax.sql.DataSource;
@@ -119,9 +121,9 @@ public class Jobs {
     }
     Progress progress = new Progress(id);
     try {
-      works.get(job.kind()).run(job, progress);
+      Wanted.during(() -> wanted(id), () -> works.get(job.kind()).run(job, progress));
       end(id, Job.State.DONE);
-    } catch (Work.Cancelled e) {
+    } catch (CancellationException e) {
       end(id, Job.State.CANCELLED);
     } catch (Exception e) {
       LOG.warn("job {} failed", id, e);
@@ -131,6 +133,10 @@ public class Jobs {
       progress.problem("There is not enough memory for pictures of this size.");
       end(id, Job.State.FAILED);
     }
+  }
+
+  private boolean wanted(UUID id) {
+    return rows.findById(id).filter(job -> !job.cancelled()).isPresent();
   }
 
   private void end(UUID id, Job.State how) {

@@ -1,5 +1,7 @@
 package illuminar.server.job;
 
+import java.util.concurrent.CancellationException;
+
 /**
  * How one kind of job is done; every bean of this type is one kind. Must be safe to run again from
  * the start after a crash.
@@ -24,7 +26,7 @@ public interface Work {
   }
 
   /** The job was called off. */
-  final class Cancelled extends RuntimeException {
+  final class Cancelled extends CancellationException {
     private static final long serialVersionUID = 1;
   }
 }

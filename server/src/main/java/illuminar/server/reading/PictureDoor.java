@@ -8,6 +8,7 @@ import jakarta.annotation.PreDestroy;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.BooleanSupplier;
 import org.springframework.stereotype.Component;
 
 /**
@@ -57,12 +58,12 @@ public class PictureDoor {
 
   /** Header, capture and pixels for a small picture. */
   public PictureWorkers.Glance glance(Path file, String name) throws BadPicture {
-    return workers.glance(file, name);
+    return workers.glance(file, name, Wanted.here());
   }
 
-  /** All pixels, upright. */
-  public Codes pixels(Path file, String name) throws BadPicture {
-    return workers.pixels(file, name);
+  /** All pixels, upright, as long as they are wanted. */
+  public Codes pixels(Path file, String name, BooleanSupplier wanted) throws BadPicture {
+    return workers.pixels(file, name, wanted);
   }
 
   @PreDestroy

@@ -9,10 +9,12 @@ import illuminar.core.picture.Raster;
 import illuminar.files.BadPicture;
 import illuminar.server.kept.KeptFrames;
 import illuminar.server.reading.PictureDoor;
+import illuminar.server.reading.Wanted;
 import illuminar.server.shoot.FrameRow;
 import illuminar.server.storage.Originals;
 import illuminar.server.web.Problem;
 import java.util.List;
+import java.util.function.BooleanSupplier;
 import java.util.function.Supplier;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
@@ -32,12 +34,14 @@ public class FrameLoader {
 
   /** The frames; their full size is read when it is asked for, and may be let go. */
   public List<Pyramid> pyramids(List<FrameRow> rows) {
-    return rows.parallelStream().map(this::pyramid).toList();
+    BooleanSupplier wanted = Wanted.here();
+    return rows.parallelStream().map(row -> pyramid(row, wanted)).toList();
   }
 
   /** The frames with their full size. */
   public List<Pyramid> whole(List<FrameRow> rows) {
-    return rows.parallelStream().map(this::read).toList();
+    BooleanSupplier wanted = Wanted.here();
+    return rows.parallelStream().map(row -> read(row, wanted)).toList();
   }
 
   /**
@@ -46,28 +50,33 @@ public class FrameLoader {
    * @param edge the longer one, pixels
    */
   public Picture small(FrameRow row, int edge) {
-    Pyramid pyramid = pyramid(row);
+    Pyramid pyramid = pyramid(row, Wanted.here());
     Raster raster = Raster.fitted(row.width(), row.height(), edge);
     Picture p = pyramid.draw(raster, Similarity.NONE, row.width(), row.height());
     WorkingSpace.fromSrgb(p.planes());
     return p;
   }
 
-  private Pyramid pyramid(FrameRow row) {
-    return kept.find(row.sha256(), source(row)).orElseGet(() -> read(row));
+  private Pyramid pyramid(FrameRow row, BooleanSupplier wanted) {
+    return kept.find(row.sha256(), source(row)).orElseGet(() -> read(row, wanted));
   }
 
-  private Pyramid read(FrameRow row) {
-    Supplier<Codes> source = source(row);
-    return kept.keep(row.sha256(), Pyramid.of(source.get()), source);
+  private Pyramid read(FrameRow row, BooleanSupplier wanted) {
+    Codes now = source(row, wanted).get();
+    return kept.keep(row.sha256(), Pyramid.of(now), source(row));
   }
 
+  /** The full size whenever it is asked for. */
   private Supplier<Codes> source(FrameRow row) {
+    return () -> source(row, Wanted.here()).get();
+  }
+
+  private Supplier<Codes> source(FrameRow row, BooleanSupplier wanted) {
     String sha = row.sha256();
     String name = row.name();
     return () -> {
       try {
-        return door.pixels(originals.find(sha), name);
+        return door.pixels(originals.find(sha), name, wanted);
       } catch (BadPicture e) {
         throw new Problem(HttpStatus.CONFLICT, e.getMessage());
       }
