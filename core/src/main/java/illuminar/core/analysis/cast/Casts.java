@@ -29,8 +29,10 @@ import java.util.List;
  * @param red log2 of red over green
  * @param blue log2 of blue over green
  * @param glow how near each pixel is to a burnt lamp, 0 to 1
+ * @param share how much of what each pixel leans by is a cast, 0 to 1: less where light comes from,
+ *     and where nothing tells whether it is the light or the thing that is coloured
  */
-public record Casts(Plane red, Plane blue, Plane glow) {
+public record Casts(Plane red, Plane blue, Plane glow, Plane share) {
 
   /** What tells a cast. */
   public enum Source {
@@ -64,7 +66,7 @@ public record Casts(Plane red, Plane blue, Plane glow) {
     int w = p.width();
     int h = p.height();
     Surfaces surfaces = SurfaceLean.of(analysis, anchor);
-    Plane[] lean = {surfaces.red(), surfaces.blue()};
+    Plane[] lean = {surfaces.red(), surfaces.blue(), Plane.filled(w, h, 1)};
     boolean bySurfaces = source == Source.SURFACES;
     if (!bySurfaces) {
       LightLean light =
@@ -77,11 +79,12 @@ public record Casts(Plane red, Plane blue, Plane glow) {
     float[] shining =
         LightSources.of(analysis, own, bySurfaces ? surfaces.share() : Plane.of(w, h));
     for (int i = 0; i < w * h; i++) {
-      lean[0].data()[i] = Lean.bounded(lean[0].data()[i]) * (1 - shining[i]);
-      lean[1].data()[i] = Lean.bounded(lean[1].data()[i]) * (1 - shining[i]);
+      lean[0].data()[i] = Lean.bounded(lean[0].data()[i]);
+      lean[1].data()[i] = Lean.bounded(lean[1].data()[i]);
+      lean[2].data()[i] *= 1 - shining[i];
     }
     LitFrames.into(lean, analysis, p);
-    return new Casts(lean[0], lean[1], LightSources.glow(analysis, p));
+    return new Casts(lean[0], lean[1], LightSources.glow(analysis, p), lean[2]);
   }
 
   /** Lightness at which casts are shown. */
@@ -90,7 +93,10 @@ public record Casts(Plane red, Plane blue, Plane glow) {
   /** A pixel's cast as a colour of one lightness, twice as strong as it is: 0xRRGGBB. */
   public int shown(int i) {
     double[] work =
-        Space.SRGB_TO_WORK.apply(Stops.light(red.data()[i]), 1, Stops.light(blue.data()[i]));
+        Space.SRGB_TO_WORK.apply(
+            Stops.light(share.data()[i] * red.data()[i]),
+            1,
+            Stops.light(share.data()[i] * blue.data()[i]));
     double y = Space.luminance((float) work[0], (float) work[1], (float) work[2]);
     Lab lean = Lab.ofWork(0.4 * work[0] / y, 0.4 * work[1] / y, 0.4 * work[2] / y);
     double[] out = new Lab(SHOWN, 2 * lean.a(), 2 * lean.b()).work();

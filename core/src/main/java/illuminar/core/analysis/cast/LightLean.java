@@ -110,6 +110,7 @@ record LightLean(Picture light, float[] burning, float[] there, float[] white, P
 
   /**
    * @param about red and blue lean by surfaces, for where the reference hardly reaches
+   * @return red and blue lean, and how much of it is believed, 0 to 1
    */
   Plane[] of(Analysis analysis, Picture p, LabPlanes lab, Plane[] about) {
     Response r = analysis.frames().response();
@@ -154,25 +155,25 @@ record LightLean(Picture light, float[] burning, float[] there, float[] white, P
       ColourGuided.of(guide, red, weight, radius, FLAT).on(guide),
       ColourGuided.of(guide, blue, weight, radius, FLAT).on(guide)
     };
-    doubted(lean, Gauss.smooth(weight, radius), p);
-    return lean;
+    return new Plane[] {lean[0], lean[1], believed(lean, Gauss.smooth(weight, radius), p)};
   }
 
   /**
-   * Where the reference hardly reaches, only what stands near the colour of a grey in the light
-   * about it is taken to lean: the rest may be coloured.
+   * How much of a pixel's lean is believed to be the light's, 0 to 1. Where the reference hardly
+   * reaches, only what stands near the colour of a grey in the light about it is: the rest may be
+   * coloured.
    */
-  private static void doubted(Plane[] lean, Plane weight, Picture p) {
-    for (int i = 0; i < weight.data().length; i++) {
+  private static Plane believed(Plane[] lean, Plane weight, Picture p) {
+    Plane out = Plane.of(weight.width(), weight.height());
+    for (int i = 0; i < out.data().length; i++) {
       float sure = Math.min(1, (weight.data()[i] - LESS_SURE) / TOLD);
       float byRed = Lean.of(p.r()[i], p.g()[i]) - lean[0].data()[i];
       float byBlue = Lean.of(p.b()[i], p.g()[i]) - lean[1].data()[i];
       float away = (float) Math.sqrt(byRed * byRed + byBlue * byBlue);
       float grey = Ease.between((COLOURED - away) / (COLOURED - GREY));
-      float share = sure + (1 - sure) * grey;
-      lean[0].data()[i] *= share;
-      lean[1].data()[i] *= share;
+      out.data()[i] = sure + (1 - sure) * grey;
     }
+    return out;
   }
 
   private static float strong(float share) {

@@ -64,7 +64,7 @@ final class LitFrames {
    * Puts the light from outside where it falls on windows' frames.
    *
    * @param anchor the anchor frame on the analysis grid
-   * @param lean red and blue lean of the room's light there; modified
+   * @param lean red and blue lean of the room's light there, and how much of it is cast; modified
    */
   static void into(Plane[] lean, Analysis analysis, Picture anchor) {
     List<Opening> openings = Openings.of(analysis);
@@ -136,6 +136,7 @@ final class LitFrames {
                 * Ease.between((float) ((reach + depth) / (0.2 * reach)));
         lean[0].data()[i] += share * (near(u, red) - lean[0].data()[i]);
         lean[1].data()[i] += share * (near(v, blue) - lean[1].data()[i]);
+        lean[2].data()[i] += share * (1 - lean[2].data()[i]);
       }
     }
   }

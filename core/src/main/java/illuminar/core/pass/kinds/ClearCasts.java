@@ -84,7 +84,7 @@ public record ClearCasts(
       red.data()[i] = changed(c[0], c[1], then.red().data()[i]);
       blue.data()[i] = changed(c[2], c[1], then.blue().data()[i]);
     }
-    Plane[] maps = {casts.red(), casts.blue(), casts.glow()};
+    Plane[] maps = {casts.red(), casts.blue(), casts.glow(), casts.share()};
     Plane[] since = Gauss.smooth(1.5, red, blue);
     return new Work(this, maps, since, analysis.fullWidth(), analysis.fullHeight());
   }
@@ -119,6 +119,7 @@ public record ClearCasts(
             fine[0].row(j, from, to, row.red, 0);
             fine[1].row(j, from, to, row.blue, 0);
             fine[2].row(j, from, to, row.glow, 0);
+            fine[3].row(j, from, to, row.share, 0);
             coarse[0].row(j, from, to, row.work, 0);
             add(row.work, row.red, from, to);
             coarse[1].row(j, from, to, row.work, 0);
@@ -140,7 +141,7 @@ public record ClearCasts(
       int n = to - from;
       float[][] c = row.colour;
       Matrix3.apply(TO_SRGB, p.planes(), at + from, c, from, n);
-      times((float) pass.amount, amount, from, to);
+      times((float) pass.amount, row.share, amount, from, to);
       keepWarmth(row, from, to, amount);
       if (pass.source == Casts.Source.SURFACES) {
         nearOnly(row, from, to, amount);
@@ -155,9 +156,9 @@ public record ClearCasts(
       }
     }
 
-    private static void times(float k, float[] amount, int from, int to) {
+    private static void times(float k, float[] share, float[] amount, int from, int to) {
       for (int x = from; x < to; x++) {
-        amount[x] *= k;
+        amount[x] *= k * share[x];
       }
     }
 
@@ -233,6 +234,7 @@ public record ClearCasts(
     final float[] red;
     final float[] blue;
     final float[] glow;
+    final float[] share;
     final float[] work;
     final float[][] away;
     final float[][] colour;
@@ -242,6 +244,7 @@ public record ClearCasts(
       red = new float[width];
       blue = new float[width];
       glow = new float[width];
+      share = new float[width];
       work = new float[width];
       away = new float[2][width];
       colour = new float[3][width];
