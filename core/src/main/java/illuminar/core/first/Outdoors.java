@@ -16,9 +16,9 @@ import java.util.List;
  * Whether a view is of the outside of a house rather than a room. Any of these tells: a sky along
  * the top, among the lightest of the picture, and burnt or bluer than the rest; a clear blue sky
  * that reaches the top somewhere and is not far brighter than all else, as it is when seen from a
- * room; a bright sky that comes down from the top, several times lighter than the rest and no more
- * than that; nearly all of it blue, as it is after sunset; windows far warmer than all else, as lit
- * rooms are when seen from outside. Our own rules.
+ * room; a bright sky that comes down from the top, blue somewhere, several times lighter than the
+ * rest and no more than that; nearly all of it blue, as it is after sunset; windows far warmer than
+ * all else, as lit rooms are when seen from outside. Our own rules.
  */
 final class Outdoors {
   /** Share of the picture's height that is looked at. */
@@ -70,8 +70,10 @@ final class Outdoors {
 
   private static final double TOP_TO = 12;
 
-  /** Blue over red, stops, that a tenth of a picture with a bright sky exceeds. */
+  /** Blue over red, stops, that a share of a bright sky exceeds; a cool ceiling does not. */
   private static final float SKY_LEAN = 0.6f;
+
+  private static final double BLUE_SHARE = 0.3;
 
   /** The same of nearly all, and of the middle of the top, in the light after sunset. */
   private static final float ALL_BLUE = 0.1f;
@@ -102,7 +104,7 @@ final class Outdoors {
     float lean = lean(p);
     return skyAlongTheTop(p, light, lean)
         || clearSky(p, light, lean)
-        || blueLean(light, 0.9) > SKY_LEAN && skyFromTheTop(light, lean)
+        || skyFromTheTop(light, lean)
         || blueHour(light)
         || litFromWithin(analysis, light);
   }
@@ -157,6 +159,7 @@ final class Outdoors {
     int along = 0;
     int n = 0;
     int bluer = 0;
+    int blue = 0;
     for (int x = 0; x < p.width(); x++) {
       if (g[x] > least && !seen[x]) {
         int[] found =
@@ -176,10 +179,14 @@ final class Outdoors {
           n++;
           along += i < p.width() ? 1 : 0;
           bluer += p.b()[i] > lean * p.r()[i] ? 1 : 0;
+          blue += lean(p, i) > SKY_LEAN ? 1 : 0;
         }
       }
     }
-    if (n < LITTLE * g.length || along < ALONG * p.width() || bluer < BLUER_SHARE * n) {
+    if (n < LITTLE * g.length || along < ALONG * p.width()) {
+      return false;
+    }
+    if (bluer < BLUER_SHARE * n || blue < BLUE_SHARE * n) {
       return false;
     }
     double brighter = brighter(p, sky);

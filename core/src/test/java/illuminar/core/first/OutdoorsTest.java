@@ -92,4 +92,18 @@ class OutdoorsTest {
                 1))
         .isFalse();
   }
+
+  /** A cool white ceiling is no sky, whatever is blue below it. */
+  @Test
+  void aCoolCeilingOverABlueSofaIsARoom() {
+    assertThat(
+            outdoors(
+                (x, y, c) ->
+                    y < 150
+                        ? new double[] {0.45, 0.56, 0.64}[c]
+                        : y > 520 && x < 800 ? new double[] {0.02, 0.05, 0.12}[c] : 0.12,
+                1,
+                1))
+        .isFalse();
+  }
 }
