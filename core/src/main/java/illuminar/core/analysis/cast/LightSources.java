@@ -22,11 +22,6 @@ final class LightSources {
 
   private static final float SURELY = 2.2f;
 
-  /**
-   * Share of the long edge about a window's glass in which cloth may hang that it shines through.
-   */
-  private static final float CLOTH = 0.06f;
-
   /** The same of any light, from which on it is that of a lamp or its shade. */
   private static final float LAMP = 1.3f;
 
@@ -36,12 +31,15 @@ final class LightSources {
   /** Stops over that from which on it surely is. */
   private static final float SURELY_LAMP = 0.8f;
 
+  /** Share of the long edge about a window's glass within which cloth before it may hang. */
+  private static final float CLOTH = 0.06f;
+
   /** Share of the long edge over which the glow of what burns reaches, and how strong it is. */
   private static final double GLOW = 0.05;
 
   private static final float GLOWS = 10;
 
-  /** Every how manieth pixel tells the middle of a room. */
+  /** One pixel in so many tells the middle of a room. */
   private static final int STRIDE = 7;
 
   private LightSources() {}

@@ -23,9 +23,10 @@ public record OwnLean(Plane red, Plane blue, float[] most) {
   /** Over how much of a frame's range below its burnt tones the darker one takes over. */
   private static final float OVER = 0.2f;
 
-  private static final int MOST_KEPT = 4;
+  /** Planes of the whole grid are large; the last raster asked for is that of the pass. */
+  private static final int MOST_KEPT = 1;
 
-  /** Of an ambient frame on a raster; kept. */
+  /** Of a frame on a raster; the last one is kept. */
   public static OwnLean of(Analysis analysis, String frame, Raster raster) {
     return analysis.keep(
         OwnLean.class, List.of(frame, raster), MOST_KEPT, () -> told(analysis, frame, raster));

@@ -51,6 +51,8 @@ final class SurfaceLean {
   /**
    * Red and blue lean of a frame's light on each place by the nearly neutral surfaces about it. The
    * picture's own colour is no guide here: what leans would be taken for light everywhere.
+   *
+   * @return lean everywhere, and how surely each pixel belongs to a white surface
    */
   static Surfaces of(Analysis analysis, String frame) {
     Raster coarse = Raster.fitted(analysis.fullWidth(), analysis.fullHeight(), COARSE);
