@@ -50,11 +50,12 @@ public final class PictureWorkers implements AutoCloseable {
   /** After how many milliseconds it is asked again whether something is still wanted. */
   private static final long ASKED = 300;
 
+  private static final ScheduledExecutorService CLOCK =
+      Executors.newSingleThreadScheduledExecutor(PictureWorkers::quiet);
+
   private final List<String> command;
   private final Patience patience;
   private final Semaphore free;
-  private final ScheduledExecutorService clock =
-      Executors.newSingleThreadScheduledExecutor(PictureWorkers::quiet);
   private final Deque<Worker> idle = new ArrayDeque<>();
   private boolean closed;
 
@@ -198,7 +199,6 @@ public final class PictureWorkers implements AutoCloseable {
       idle.forEach(Worker::end);
       idle.clear();
     }
-    clock.shutdownNow();
   }
 
   private final class Worker {
@@ -218,7 +218,7 @@ public final class PictureWorkers implements AutoCloseable {
         throws IOException, BadPicture {
       CompletableFuture<Void> end = endAfter(patience.start);
       Future<?> watch =
-          clock.scheduleWithFixedDelay(
+          CLOCK.scheduleWithFixedDelay(
               () -> endUnlessWanted(wanted), ASKED, ASKED, TimeUnit.MILLISECONDS);
       try {
         to.writeByte(ask.ordinal());
