@@ -8,7 +8,7 @@ import illuminar.core.picture.Picture;
 /** By how much a colour leans: the ratio of a channel to green, log2. */
 final class Lean {
   /** Greatest lean that is believed, log2. */
-  private static final float MOST = 1.6f;
+  private static final float MOST = 2.4f;
 
   private Lean() {}
 
