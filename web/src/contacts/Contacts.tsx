@@ -42,13 +42,12 @@ export function Contacts() {
     onSettled: () => queries.invalidateQueries({ queryKey: ["shoot", id] }),
   });
   const again = useMutation({
-    mutationFn: (view: string) =>
-      data(server.POST("/api/views/{id}/line-up", { params: { path: { id: view } } })),
-    onSettled: () => queries.invalidateQueries({ queryKey: ["shoot", id] }),
-  });
-  const read = useMutation({
-    mutationFn: (view: string) =>
-      data(server.POST("/api/views/{id}/read-again", { params: { path: { id: view } } })),
+    mutationFn: ({ view, read }: { view: string; read: boolean }) => {
+      const at = { params: { path: { id: view } } };
+      return data(
+        read ? server.POST("/api/views/{id}/read-again", at) : server.POST("/api/views/{id}/line-up", at),
+      );
+    },
     onSettled: () => queries.invalidateQueries({ queryKey: ["shoot", id] }),
   });
   const shift = (moved: string[], by: number) => {
@@ -93,7 +92,7 @@ export function Contacts() {
         </Chosen>
       }
     >
-      <Said problem={shoot.error ?? bin.problem ?? order.error ?? again.error ?? read.error} />
+      <Said problem={shoot.error ?? bin.problem ?? order.error ?? again.error} />
       {running.map((j) => (
         <JobStrip key={j.id} job={j} />
       ))}
@@ -126,8 +125,8 @@ export function Contacts() {
                 ...(i < views.length - 1 ? [{ name: "Move back", act: () => shift([v.id], 1) }] : []),
                 ...(may.takeIn && running.length === 0
                   ? [
-                      { name: "Line up again", act: () => again.mutate(v.id) },
-                      { name: "Read the files again", act: () => read.mutate(v.id) },
+                      { name: "Line up again", act: () => again.mutate({ view: v.id, read: false }) },
+                      { name: "Read the files again", act: () => again.mutate({ view: v.id, read: true }) },
                     ]
                   : []),
               ]}

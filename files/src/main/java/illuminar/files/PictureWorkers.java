@@ -83,11 +83,6 @@ public final class PictureWorkers implements AutoCloseable {
    */
   public record Glance(Header header, Capture capture, Codes codes) {}
 
-  /** Reads header, capture and pixels for a small picture. */
-  public Glance glance(Path file, String name) throws BadPicture {
-    return glance(file, name, () -> true);
-  }
-
   /**
    * Reads header, capture and pixels for a small picture.
    *
@@ -96,11 +91,6 @@ public final class PictureWorkers implements AutoCloseable {
    */
   public Glance glance(Path file, String name, BooleanSupplier wanted) throws BadPicture {
     return ask(PictureWorker.Ask.GLANCE, file, name, wanted);
-  }
-
-  /** Reads all pixels, upright. */
-  public Codes pixels(Path file, String name) throws BadPicture {
-    return pixels(file, name, () -> true);
   }
 
   /**

@@ -20,6 +20,7 @@ import java.util.concurrent.CancellationException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.function.BooleanSupplier;
 import java.util.zip.DeflaterOutputStream;
 import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
@@ -31,6 +32,8 @@ import org.junit.jupiter.api.io.TempDir;
 
 /** Files that harm whoever reads them harm a process of their own; common practice, no source. */
 class PictureWorkersTest {
+  private static final BooleanSupplier ALWAYS = Boolean.TRUE::booleanValue;
+
   private static final PictureWorkers.Patience LONG =
       new PictureWorkers.Patience(Duration.ofMinutes(1), Duration.ofSeconds(1));
 
@@ -72,7 +75,7 @@ class PictureWorkersTest {
   }
 
   private void theNextFileIsRead() throws Exception {
-    assertThat(workers.pixels(good(), "good.png").eight())
+    assertThat(workers.pixels(good(), "good.png", ALWAYS).eight())
         .isEqualTo(PictureReader.pixels(good(), "good.png").eight());
   }
 
@@ -95,7 +98,7 @@ class PictureWorkersTest {
               3),
           out);
     }
-    PictureWorkers.Glance seen = workers.glance(jpeg, "a.jpg");
+    PictureWorkers.Glance seen = workers.glance(jpeg, "a.jpg", ALWAYS);
     assertThat(seen.header()).isEqualTo(new Header("jpeg", 48, 64));
     assertThat(seen.capture()).isEqualTo(PictureReader.capture(jpeg, "a.jpg"));
     assertThat(seen.codes().eight()).isEqualTo(PictureReader.pixels(jpeg, "a.jpg").eight());
@@ -105,7 +108,7 @@ class PictureWorkersTest {
     }
     Path tiff = dir.resolve("a.tif");
     PictureWriter.linearTiff(PictureWriter.image16(300, 200, codes), Legend.NONE, tiff);
-    Codes deep = workers.pixels(tiff, "a.tif");
+    Codes deep = workers.pixels(tiff, "a.tif", ALWAYS);
     assertThat(deep.sixteen()).isEqualTo(codes);
     assertThat(deep.linear()).isTrue();
   }
@@ -114,10 +117,10 @@ class PictureWorkersTest {
   void aRefusalComesWithTheNameOfTheFile() throws Exception {
     Path file = Files.writeString(dir.resolve("x"), "no picture at all");
     Files.write(dir.resolve("empty"), new byte[0]);
-    assertThatThrownBy(() -> workers.pixels(dir.resolve("empty"), "Tür 01.jpg"))
+    assertThatThrownBy(() -> workers.pixels(dir.resolve("empty"), "Tür 01.jpg", ALWAYS))
         .isInstanceOf(BadPicture.class)
         .hasMessage("Tür 01.jpg: the file is empty");
-    assertThatThrownBy(() -> workers.glance(file, "x.jpg")).isInstanceOf(BadPicture.class);
+    assertThatThrownBy(() -> workers.glance(file, "x.jpg", ALWAYS)).isInstanceOf(BadPicture.class);
     theNextFileIsRead();
   }
 
@@ -142,7 +145,7 @@ class PictureWorkersTest {
   @Test
   void aTextThatInflatesTakesAProcessAndNotTheApplication() throws Exception {
     Path file = bomb();
-    assertThatThrownBy(() -> workers.pixels(file, "bomb.png"))
+    assertThatThrownBy(() -> workers.pixels(file, "bomb.png", ALWAYS))
         .isInstanceOf(BadPicture.class)
         .hasMessageStartingWith("bomb.png: reading it takes more memory");
     theNextFileIsRead();
@@ -192,7 +195,7 @@ class PictureWorkersTest {
     workers =
         workers(
             "-Xmx512m", new PictureWorkers.Patience(Duration.ofSeconds(3), Duration.ofMillis(1)));
-    assertThatThrownBy(() -> workers.pixels(file, "scans.jpg"))
+    assertThatThrownBy(() -> workers.pixels(file, "scans.jpg", ALWAYS))
         .isInstanceOf(BadPicture.class)
         .hasMessage("scans.jpg: reading it takes longer than a picture of its size may");
   }
@@ -201,7 +204,7 @@ class PictureWorkersTest {
   void aProcessThatCannotBeStartedIsNamed() throws Exception {
     PictureWorkers none = new PictureWorkers(List.of("/no/such/java"), 1, LONG);
     Path file = good();
-    assertThatThrownBy(() -> none.pixels(file, "good.png"))
+    assertThatThrownBy(() -> none.pixels(file, "good.png", ALWAYS))
         .isInstanceOf(BadPicture.class)
         .hasMessage("good.png: no process can be started to read it");
   }

@@ -135,20 +135,23 @@ class Regroup {
   /** Lines a view up anew as it is, for instance because that failed before. */
   @Transactional
   Job again(Member member, UUID id) {
-    View view = shoots.heldView(member.studio(), id);
-    idle(member, view.shootId());
-    view.regrouped(view.anchorId());
-    return lineUp(member, view.shootId(), List.of(id)).orElseThrow();
+    return lineUp(member, renewed(member, id).shootId(), List.of(id)).orElseThrow();
   }
 
   /** Reads a view's originals again, and lines it up by what they tell. */
   @Transactional
   Job readAgain(Member member, UUID id) {
+    String subject = json.write(new ReadAgain.Subject(id));
+    UUID shoot = renewed(member, id).shootId();
+    return jobs.start(new Job(member.studio(), shoot, ReadAgain.KIND, subject));
+  }
+
+  /** A view on which nothing is at work, to be lined up as it is. */
+  private View renewed(Member member, UUID id) {
     View view = shoots.heldView(member.studio(), id);
     idle(member, view.shootId());
     view.regrouped(view.anchorId());
-    String subject = json.write(new ReadAgain.Subject(id));
-    return jobs.start(new Job(member.studio(), view.shootId(), ReadAgain.KIND, subject));
+    return view;
   }
 
   /** Brings a frame back into its view. */

@@ -62,24 +62,19 @@ public class FrameLoader {
   }
 
   private Pyramid read(FrameRow row, BooleanSupplier wanted) {
-    Codes now = source(row, wanted).get();
-    return kept.keep(row.sha256(), Pyramid.of(now), source(row));
+    return kept.keep(row.sha256(), Pyramid.of(pixels(row, wanted)), source(row));
   }
 
   /** The full size whenever it is asked for. */
   private Supplier<Codes> source(FrameRow row) {
-    return () -> source(row, Wanted.here()).get();
+    return () -> pixels(row, Wanted.here());
   }
 
-  private Supplier<Codes> source(FrameRow row, BooleanSupplier wanted) {
-    String sha = row.sha256();
-    String name = row.name();
-    return () -> {
-      try {
-        return door.pixels(originals.find(sha), name, wanted);
-      } catch (BadPicture e) {
-        throw new Problem(HttpStatus.CONFLICT, e.getMessage());
-      }
-    };
+  private Codes pixels(FrameRow row, BooleanSupplier wanted) {
+    try {
+      return door.pixels(originals.find(row.sha256()), row.name(), wanted);
+    } catch (BadPicture e) {
+      throw new Problem(HttpStatus.CONFLICT, e.getMessage());
+    }
   }
 }

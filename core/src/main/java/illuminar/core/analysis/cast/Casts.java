@@ -8,6 +8,7 @@ import illuminar.core.colour.Lab;
 import illuminar.core.colour.Space;
 import illuminar.core.colour.Srgb;
 import illuminar.core.colour.Stops;
+import illuminar.core.filter.Ease;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
@@ -43,6 +44,21 @@ public record Casts(Plane red, Plane blue, Plane glow, Plane share) {
   }
 
   private static final int MOST_KEPT = 12;
+
+  /** Distance in log2 from the local light's colour up to which a thing may be grey. */
+  private static final float GREY = 0.15f;
+
+  /** The same from which on it surely is coloured. */
+  private static final float COLOURED = 0.36f;
+
+  /**
+   * How much a thing looks like a grey in the light about it, 0 to 1.
+   *
+   * @param away distance of its lean from the light's, log2
+   */
+  public static float grey(float away) {
+    return Ease.between((COLOURED - away) * (1 / (COLOURED - GREY)));
+  }
 
   /**
    * The casts of the anchor frame; kept.

@@ -35,11 +35,6 @@ record LightLean(Picture light, float[] burning, float[] there, float[] white, P
   /** Mean weight about a place from which on the reference has told of it. */
   private static final float TOLD = 0.3f;
 
-  /** Distance in log2 from the colour of a grey up to which a thing may be grey, and is not. */
-  private static final float GREY = 0.15f;
-
-  private static final float COLOURED = 0.36f;
-
   /** Cells of the grid on which the commonest lean is looked for, log2 each. */
   private static final float CELL = 0.05f;
 
@@ -170,8 +165,7 @@ record LightLean(Picture light, float[] burning, float[] there, float[] white, P
       float byRed = Lean.of(p.r()[i], p.g()[i]) - lean[0].data()[i];
       float byBlue = Lean.of(p.b()[i], p.g()[i]) - lean[1].data()[i];
       float away = (float) Math.sqrt(byRed * byRed + byBlue * byBlue);
-      float grey = Ease.between((COLOURED - away) / (COLOURED - GREY));
-      out.data()[i] = sure + (1 - sure) * grey;
+      out.data()[i] = sure + (1 - sure) * Casts.grey(away);
     }
     return out;
   }

@@ -79,7 +79,8 @@ final class SurfaceLean {
     for (int i = 0; i < lightest.length; i++) {
       known.data()[i] = lightest[i] * alike[i];
     }
-    withoutPatches(known);
+    // what is too small cannot be told from a smooth place of something else
+    Parts.takeOut(known, (from, to) -> true, patch -> patch.length < PATCH * known.data().length);
     double wide = Math.max(p.width(), p.height());
     Plane[] about = spread(own, known, wide);
     Plane red = enlarged(about[0], analysis);
@@ -127,23 +128,6 @@ final class SurfaceLean {
       }
     }
     return out;
-  }
-
-  /** Takes out what is too small to be told from a smooth place of something else. */
-  private static void withoutPatches(Plane known) {
-    float[] k = known.data();
-    boolean[] seen = new boolean[k.length];
-    for (int i = 0; i < k.length; i++) {
-      if (k[i] > 0 && !seen[i]) {
-        int[] patch =
-            FloodFill.of(i, known.width(), known.height(), false, seen, (from, to) -> k[to] > 0);
-        if (patch.length < PATCH * k.length) {
-          for (int at : patch) {
-            k[at] = 0;
-          }
-        }
-      }
-    }
   }
 
   private static Plane enlarged(Plane in, Analysis analysis) {

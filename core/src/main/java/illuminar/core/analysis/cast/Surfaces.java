@@ -3,7 +3,6 @@ package illuminar.core.analysis.cast;
 import illuminar.core.colour.Stops;
 import illuminar.core.filter.Gauss;
 import illuminar.core.filter.Guided;
-import illuminar.core.picture.FloodFill;
 import illuminar.core.picture.Plane;
 import java.util.Arrays;
 
@@ -95,27 +94,13 @@ record Surfaces(Plane red, Plane blue, Plane share) {
    * over, and parted from everything about it.
    */
   private static void withoutLamps(Plane share, Plane light, LightSteps steps) {
-    float[] s = share.data();
+    int all = share.data().length;
     float middle = LightSources.middle(light.data());
-    boolean[] seen = new boolean[s.length];
-    for (int i = 0; i < s.length; i++) {
-      if (s[i] > 0 && !seen[i]) {
-        int[] part =
-            FloodFill.of(
-                i,
-                share.width(),
-                share.height(),
-                false,
-                seen,
-                (from, to) -> s[to] > 0 && (steps.goesOver(from, to) || steps.goesOver(to, from)));
-        if (part.length < SMALL * s.length
-            || part.length < LAMP * s.length && shines(part, light, middle)) {
-          for (int k : part) {
-            s[k] = 0;
-          }
-        }
-      }
-    }
+    Parts.takeOut(
+        share,
+        (from, to) -> steps.goesOver(from, to) || steps.goesOver(to, from),
+        part ->
+            part.length < SMALL * all || part.length < LAMP * all && shines(part, light, middle));
   }
 
   private static boolean shines(int[] part, Plane light, float middle) {

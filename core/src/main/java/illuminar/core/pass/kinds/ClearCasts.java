@@ -8,7 +8,6 @@ import illuminar.core.colour.Space;
 import illuminar.core.colour.Stops;
 import illuminar.core.control.Control;
 import illuminar.core.control.Numbers;
-import illuminar.core.filter.Ease;
 import illuminar.core.filter.Gauss;
 import illuminar.core.pass.Kind;
 import illuminar.core.pass.Move;
@@ -55,11 +54,6 @@ public record ClearCasts(
             help = "How much of their warm light lamps keep about them")
         double warmth)
     implements Move {
-
-  /** Distance in log2 from the local light's colour at which a thing counts as coloured. */
-  private static final float NEAR = 0.15f;
-
-  private static final float FAR = 0.36f;
 
   public ClearCasts {
     Numbers.check(ClearCasts.class, "amount", amount);
@@ -209,7 +203,7 @@ public record ClearCasts(
       float[] v = row.away[1];
       for (int x = from; x < to; x++) {
         float d = (float) Math.sqrt(u[x] * u[x] + v[x] * v[x]);
-        amount[x] *= Ease.between((FAR - d) * (1 / (FAR - NEAR)));
+        amount[x] *= Casts.grey(d);
       }
     }
 
