@@ -36,12 +36,9 @@ import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.LocalDate;
-import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.BiFunction;
 import org.bytedeco.opencv.opencv_core.MatVector;
 
@@ -49,18 +46,7 @@ import org.bytedeco.opencv.opencv_core.MatVector;
  * The command {@code ./illuminar benchmark}: speed on a 24 MP view beside the reference library.
  */
 public final class Benchmark {
-  private record Row(
-      String work, double ours, double reference, String unit, double goal, boolean ratio) {
-    double ratioNow() {
-      return reference > 0 ? ours / reference : 0;
-    }
-
-    boolean met() {
-      return (ratio ? ratioNow() : ours) <= goal;
-    }
-  }
-
-  private static final List<Row> ROWS = new ArrayList<>();
+  private static final Speeds SPEEDS = new Speeds();
 
   private Benchmark() {}
 
@@ -79,21 +65,11 @@ public final class Benchmark {
     control(analysis, Mixed::recipe, FITTED / 2, mixed + ", half size, server p95");
     strokes(analysis);
     beside(demo, analysis);
-    keep();
-  }
-
-  private static void add(Row row) {
-    ROWS.add(row);
-    System.out.printf(
-        Locale.ROOT,
-        "%-58s %9.1f %s  reference %9.1f  ratio %.2f  goal %.2f  %s%n",
-        row.work,
-        row.ours,
-        row.unit,
-        row.reference,
-        row.ratioNow(),
-        row.goal,
-        row.met() ? "met" : "NOT MET");
+    SPEEDS.keep(
+        "benchmark",
+        Path.of("docs/benchmarks.md"),
+        "Speed beside the reference library",
+        "The reference is the exposure fusion of the library used in tests, on the same five decoded frames in the same run.");
   }
 
   /** Passes of {@link #busy}. */
@@ -195,7 +171,7 @@ public final class Benchmark {
     }
     Arrays.sort(ms);
     System.out.printf("control median %.1f ms%n", ms[ms.length / 2]);
-    add(new Row(work, ms[(int) (ms.length * 0.95)], 0, "ms", 40, false));
+    SPEEDS.most(work, ms[(int) (ms.length * 0.95)], "ms", 40);
   }
 
   /** A stroke grows point by point in a region of many: its mask and the picture at each point. */
@@ -215,14 +191,11 @@ public final class Benchmark {
     }
     Arrays.sort(ms);
     System.out.printf("stroke median %.1f ms%n", ms[ms.length / 2]);
-    add(
-        new Row(
-            "a stroke grows, 24 MP, edge-stopping, 40 strokes, 12 passes, server p95",
-            ms[(int) (ms.length * 0.95)],
-            0,
-            "ms",
-            50,
-            false));
+    SPEEDS.most(
+        "a stroke grows, 24 MP, edge-stopping, 40 strokes, 12 passes, server p95",
+        ms[(int) (ms.length * 0.95)],
+        "ms",
+        50);
   }
 
   private static final int ROUNDS = 3;
@@ -245,15 +218,12 @@ public final class Benchmark {
     }
     Arrays.stream(ms).forEach(Arrays::sort);
     double reference = ms[0][ROUNDS / 2];
-    add(new Row("line up + even blend, 24 MP × 5", ms[1][ROUNDS / 2], reference, "ms", 0.5, true));
-    add(
-        new Row(
-            "deliver JPEG, 24 MP, 12 passes, 8 regions, line-up and analysis not counted",
-            ms[2][ROUNDS / 2],
-            reference,
-            "ms",
-            0.5,
-            true));
+    SPEEDS.times("line up + even blend, 24 MP × 5", ms[1][ROUNDS / 2], reference, 0.5);
+    SPEEDS.times(
+        "deliver JPEG, 24 MP, 12 passes, 8 regions, line-up and analysis not counted",
+        ms[2][ROUNDS / 2],
+        reference,
+        0.5);
   }
 
   private static double time(Work work) throws Exception {
@@ -336,14 +306,11 @@ public final class Benchmark {
     if (child.waitFor() != 0) {
       throw new IllegalStateException("the delivery did not fit into its memory");
     }
-    add(
-        new Row(
-            "peak resident memory of that delivery, eight frames read from files",
-            Double.parseDouble(said.trim()),
-            0,
-            "MB",
-            2000,
-            false));
+    SPEEDS.most(
+        "peak resident memory of that delivery, eight frames read from files",
+        Double.parseDouble(said.trim()),
+        "MB",
+        2000);
   }
 
   private static void memory(Path folder) throws Exception {
@@ -355,43 +322,5 @@ public final class Benchmark {
         System.out.println(Long.parseLong(line.replaceAll("\\D", "")) / 1000.0);
       }
     }
-  }
-
-  private static void keep() throws Exception {
-    StringBuilder json = new StringBuilder("[\n");
-    StringBuilder text =
-        new StringBuilder(
-            "# Speed beside the reference library\n\nWritten by `./illuminar benchmark` on "
-                + LocalDate.now(ZoneOffset.UTC)
-                + ", 2 shared cores. The reference is the exposure fusion of the library used in tests, on the same five decoded frames in the same run.\n\n| work | ours | reference | ratio | goal | met |\n|---|---|---|---|---|---|\n");
-    for (int i = 0; i < ROWS.size(); i++) {
-      Row r = ROWS.get(i);
-      json.append(
-          String.format(
-              Locale.ROOT,
-              "  {\"work\": \"%s\", \"ours\": %.2f, \"reference\": %.2f, \"ratio\": %.3f, \"unit\": \"%s\", \"goal\": %.2f, \"met\": %b}%s%n",
-              r.work,
-              r.ours,
-              r.reference,
-              r.ratioNow(),
-              r.unit,
-              r.goal,
-              r.met(),
-              i + 1 < ROWS.size() ? "," : ""));
-      text.append(
-          String.format(
-              Locale.ROOT,
-              "| %s | %.0f %s | %s | %s | ≤ %s | %s |%n",
-              r.work,
-              r.ours,
-              r.unit,
-              r.reference > 0 ? String.format(Locale.ROOT, "%.0f ms", r.reference) : "–",
-              r.reference > 0 ? String.format(Locale.ROOT, "%.2f", r.ratioNow()) : "–",
-              r.goal,
-              r.met() ? "yes" : "**no**"));
-    }
-    Files.createDirectories(Path.of("target"));
-    Files.writeString(Path.of("target/benchmark.json"), json.append("]\n"));
-    Files.writeString(Path.of("docs/benchmarks.md"), text);
   }
 }

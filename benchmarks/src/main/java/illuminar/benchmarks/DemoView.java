@@ -39,7 +39,7 @@ record DemoView(
               c.width(),
               c.height(),
               c.middle()));
-      codes.add(longEdge > c.width() ? larger(c, longEdge) : c);
+      codes.add(Enlarged.of(c, longEdge));
     }
     Grouping.View grouped = Grouping.view(found);
     int anchor = 0;
@@ -61,32 +61,6 @@ record DemoView(
   /** Where the anchor's points truly lie in a frame, at 2400 pixels wide. */
   Similarity drift(int frame) {
     return shots().get(anchor).drift().inverse().then(shots().get(frame).drift());
-  }
-
-  private static Codes larger(Codes c, int width) {
-    int height = width * c.height() / c.width();
-    byte[] out = new byte[width * height * 3];
-    double k = (double) c.width() / width;
-    for (int y = 0; y < height; y++) {
-      double v = Math.max(0, Math.min(c.height() - 1.001, (y + 0.5) * k - 0.5));
-      int y0 = (int) v;
-      for (int x = 0; x < width; x++) {
-        double u = Math.max(0, Math.min(c.width() - 1.001, (x + 0.5) * k - 0.5));
-        int x0 = (int) u;
-        for (int ch = 0; ch < 3; ch++) {
-          int a = (y0 * c.width() + x0) * 3 + ch;
-          double top = at(c, a) + (at(c, a + 3) - at(c, a)) * (u - x0);
-          int b = a + c.width() * 3;
-          double low = at(c, b) + (at(c, b + 3) - at(c, b)) * (u - x0);
-          out[(y * width + x) * 3 + ch] = (byte) (int) (top + (low - top) * (v - y0) + 0.5);
-        }
-      }
-    }
-    return Codes.of8(width, height, out);
-  }
-
-  private static int at(Codes c, int i) {
-    return c.eight()[i] & 255;
   }
 
   /** The view in place, by the product's own line-up and response. */

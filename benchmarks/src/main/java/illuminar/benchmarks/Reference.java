@@ -7,6 +7,9 @@ import illuminar.core.frame.Frame;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
+import illuminar.files.BadPicture;
+import illuminar.files.PictureReader;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import org.bytedeco.javacpp.indexer.FloatIndexer;
@@ -34,6 +37,18 @@ public final class Reference {
     Mat out = new Mat();
     opencv_photo.createMergeMertens(1, 1, 1).process(frames, out);
     return out;
+  }
+
+  /** Milliseconds that the library takes to fuse frames that are read already. */
+  public static double fusing(List<Path> files) throws BadPicture {
+    List<Codes> codes = new ArrayList<>();
+    for (Path f : files) {
+      codes.add(PictureReader.pixels(f, f.getFileName().toString()));
+    }
+    MatVector mats = mats(codes);
+    long start = System.nanoTime();
+    fuse(mats).close();
+    return (System.nanoTime() - start) / 1e6;
   }
 
   /**

@@ -13,17 +13,16 @@ import java.util.concurrent.CompletionStage;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import javax.imageio.ImageIO;
-import org.assertj.core.api.Assertions;
 import tools.jackson.databind.JsonNode;
 
 /** The bench's socket as a browser listens to it. */
-final class Line implements WebSocket.Listener {
+public final class Line implements WebSocket.Listener {
   private final LinkedBlockingQueue<Answer> answers = new LinkedBlockingQueue<>();
   private final LinkedBlockingQueue<Integer> closed = new LinkedBlockingQueue<>();
   private final ByteArrayOutputStream message = new ByteArrayOutputStream();
 
   /** An answer: its head and what follows. */
-  record Answer(JsonNode head, byte[] body) {
+  public record Answer(JsonNode head, byte[] body) {
     BufferedImage image() throws IOException {
       return ImageIO.read(new ByteArrayInputStream(body));
     }
@@ -33,7 +32,7 @@ final class Line implements WebSocket.Listener {
    * Joins by a connection of its own, as browsers do: one that has served many requests is closed
    * by the server with its next answer, which then is no handshake.
    */
-  WebSocket join(String url, Visitor who, String view) {
+  public WebSocket join(String url, Visitor who, String view) {
     URI address = URI.create(url.replace("http", "ws") + "/ws/views/" + view);
     HttpClient fresh =
         HttpClient.newBuilder().cookieHandler(who.client.cookieHandler().orElseThrow()).build();
@@ -66,9 +65,11 @@ final class Line implements WebSocket.Listener {
   }
 
   /** The next answer, within a minute. */
-  Answer next() throws InterruptedException {
+  public Answer next() throws InterruptedException {
     Answer answer = answers.poll(60, TimeUnit.SECONDS);
-    Assertions.assertThat(answer).as("an answer; the line was closed with %s", closed).isNotNull();
+    if (answer == null) {
+      throw new AssertionError("no answer; the line was closed with " + closed);
+    }
     return answer;
   }
 

@@ -104,10 +104,15 @@ public final class TestServer implements AutoCloseable {
     };
   }
 
-  /** The application in a process of its own on the same data, to be killed. */
-  public Process process(int port) throws IOException {
+  /**
+   * The application in a process of its own on the same data, to be killed.
+   *
+   * @param options of Java
+   */
+  public Process process(int port, String... options) throws IOException {
     List<String> command = new ArrayList<>();
     command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
+    command.addAll(List.of(options));
     command.addAll(List.of("-Djava.awt.headless=true", "-cp"));
     command.add(System.getProperty("java.class.path"));
     command.add(Illuminar.class.getName());

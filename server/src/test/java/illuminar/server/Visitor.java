@@ -12,26 +12,26 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Talks HTTP to the application as a browser would: cookies, CSRF token, editions. */
-final class Visitor {
-  static final JsonMapper JSON = JsonMapper.builder().build();
+public final class Visitor {
+  public static final JsonMapper JSON = JsonMapper.builder().build();
   private String url;
   private final CookieManager cookies = new CookieManager();
   final HttpClient client = HttpClient.newBuilder().cookieHandler(cookies).build();
 
-  Visitor(String url) {
+  public Visitor(String url) {
     this.url = url;
   }
 
   /** The application is at another port now; cookies stay. */
-  void moved(String to) {
+  public void moved(String to) {
     url = to;
   }
 
-  Visitor signedIn() {
+  public Visitor signedIn() {
     return signedIn("demo@illuminar.test", "heather");
   }
 
-  Visitor signedIn(String email, String password) {
+  public Visitor signedIn(String email, String password) {
     get("/api/session");
     post("/api/session", "{\"email\":\"" + email + "\",\"password\":\"" + password + "\"}");
     get("/api/session");
@@ -46,7 +46,7 @@ final class Visitor {
         .orElse("");
   }
 
-  HttpResponse<String> send(String method, String path, String body, String... headers) {
+  public HttpResponse<String> send(String method, String path, String body, String... headers) {
     return send(HttpResponse.BodyHandlers.ofString(), method, path, body, headers);
   }
 
@@ -91,7 +91,7 @@ final class Visitor {
   }
 
   /** One request of the tus protocol with its version. */
-  HttpResponse<String> tus(String method, String path, byte[] body, String... headers) {
+  public HttpResponse<String> tus(String method, String path, byte[] body, String... headers) {
     HttpRequest.Builder b =
         HttpRequest.newBuilder(URI.create(path.startsWith("http") ? path : url + path))
             .method(method, HttpRequest.BodyPublishers.ofByteArray(body))
@@ -107,28 +107,28 @@ final class Visitor {
     }
   }
 
-  byte[] bytes(String path) {
+  public byte[] bytes(String path) {
     return send(HttpResponse.BodyHandlers.ofByteArray(), "GET", path, null).body();
   }
 
-  HttpResponse<String> get(String path) {
+  public HttpResponse<String> get(String path) {
     return send("GET", path, null);
   }
 
-  HttpResponse<String> post(String path, String body) {
+  public HttpResponse<String> post(String path, String body) {
     return send("POST", path, body);
   }
 
-  JsonNode json(String path) {
+  public JsonNode json(String path) {
     return JSON.readTree(get(path).body());
   }
 
-  String demoShoot() {
+  public String demoShoot() {
     return json("/api/shoots").get(0).path("id").asString();
   }
 
   /** Takes in the whole card as the server groups it; returns the job. */
-  JsonNode takeInCard(String shoot) {
+  public JsonNode takeInCard(String shoot) {
     JsonNode card = json("/api/shoots/" + shoot + "/waiting");
     return JSON.readTree(
         post("/api/shoots/" + shoot + "/intake", card.toString().replaceAll(",\"refused\":.*", "}"))
@@ -136,7 +136,7 @@ final class Visitor {
   }
 
   /** Takes in the whole card and waits; the id of the shoot's first view. */
-  String firstView(String shoot) {
+  public String firstView(String shoot) {
     done(shoot, takeInCard(shoot).path("id").asString());
     return json("/api/shoots/" + shoot).at("/views/0/id").asString();
   }
@@ -156,7 +156,7 @@ final class Visitor {
         "job did not come so far: " + get("/api/shoots/" + shoot + "/jobs").body());
   }
 
-  JsonNode done(String shoot, String job) {
+  public JsonNode done(String shoot, String job) {
     return await(shoot, job, j -> !j.path("state").asString().matches("WAITING|RUNNING"));
   }
 }

@@ -1,0 +1,66 @@
+package illuminar.benchmarks.running;
+
+import illuminar.benchmarks.Enlarged;
+import illuminar.core.frame.Codes;
+import illuminar.files.Legend;
+import illuminar.files.PictureReader;
+import illuminar.files.PictureWriter;
+import illuminar.scenes.Scenes;
+import illuminar.scenes.camera.Shot;
+import illuminar.scenes.views.Views;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+
+/** Folders of frames as they lie on a card: views of the instrument room, one after the other. */
+final class Cards {
+  /** Minutes between one view and the next; they are told apart by it. */
+  private static final int APART = 10;
+
+  private Cards() {}
+
+  /**
+   * Writes views that look alike and differ in their files.
+   *
+   * @param from folder of the frames
+   * @param width to which frames are enlarged, if they are not so wide
+   * @param frames of each view, the first ones of the room: five are ambient
+   */
+  static Path of(String name, Path from, int width, int views, int frames) throws Exception {
+    Path folder = Files.createDirectories(Path.of(".run/benchmark", name));
+    List<Shot> shots = Views.instrumentRoom().shots().subList(0, frames);
+    for (Shot shot : shots) {
+      Codes c = PictureReader.pixels(from.resolve(shot.file() + ".JPG"), shot.file());
+      Codes large = Enlarged.of(c, width);
+      for (int v = 0; v < views; v++) {
+        Path to = folder.resolve("V%02d_%s.JPG".formatted(v, shot.file()));
+        if (!Files.exists(to)) {
+          write(large, legend(shot, v), to);
+        }
+      }
+    }
+    return folder;
+  }
+
+  private static Legend legend(Shot shot, int view) {
+    Legend is = Scenes.legend(shot);
+    return new Legend(
+        is.exposure(),
+        is.taken().map(t -> t.plusMinutes((long) APART * view)),
+        is.camera(),
+        is.flash(),
+        is.orientation(),
+        is.copyright(),
+        is.captures());
+  }
+
+  private static void write(Codes c, Legend legend, Path to) throws IOException {
+    Path part = to.resolveSibling(to.getFileName() + ".part");
+    try (OutputStream out = Files.newOutputStream(part)) {
+      PictureWriter.jpeg(PictureWriter.image8(c.width(), c.height(), c.eight()), 0.93, legend, out);
+    }
+    Files.move(part, to);
+  }
+}

@@ -1,0 +1,107 @@
+package illuminar.benchmarks.running;
+
+import illuminar.benchmarks.Reference;
+import illuminar.benchmarks.Speeds;
+import illuminar.server.TestServer;
+import illuminar.server.Visitor;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.Stream;
+
+/** One view of five frames of 24 MP: taken in, then opened after restarts. */
+final class ColdView implements Measure {
+  private static final int ROUNDS = 5;
+
+  @Override
+  public void measure(Speeds speeds) throws Exception {
+    Path card = Cards.of("view", Path.of("demo/card"), 6000, 1, 5);
+    try (TestServer server = new TestServer("running_view", card)) {
+      Visitor visitor = new Visitor(server.url()).signedIn();
+      String shoot = visitor.demoShoot();
+      // the first time, code is compiled
+      visitor.done(shoot, visitor.takeInCard(shoot).path("id").asString());
+      double taken = Double.POSITIVE_INFINITY;
+      double fused = Double.POSITIVE_INFINITY;
+      for (int round = 0; round < 2; round++) {
+        fused = Math.min(fused, Reference.fusing(files(card)));
+        String again = newShoot(visitor);
+        clear(server.home().resolve("kept"));
+        long start = System.nanoTime();
+        visitor.done(again, visitor.takeInCard(again).path("id").asString());
+        taken = Math.min(taken, (System.nanoTime() - start) / 1e6);
+        shoot = again;
+      }
+      speeds.times("card to first version, 24 MP × 5", taken, fused, 1.5);
+      String view = visitor.json("/api/shoots/" + shoot).at("/views/0/id").asString();
+      double[] first = new double[ROUNDS];
+      double[] piece = new double[ROUNDS];
+      double[] sharp = new double[ROUNDS];
+      for (int round = 0; round < ROUNDS; round++) {
+        restart(server, visitor);
+        try (Asked bench = new Asked(server.url(), visitor, view)) {
+          first[round] = bench.first();
+          sharp[round] = bench.sharp();
+        }
+        restart(server, visitor);
+        try (Asked bench = new Asked(server.url(), visitor, view)) {
+          piece[round] = bench.piece();
+        }
+      }
+      speeds.most("cold view, 24 MP × 5, first picture of the recipe", middle(first), "ms", 500);
+      speeds.most("the sharp picture after it", middle(sharp), "ms", 1500);
+      speeds.most("cold view, 24 MP × 5, first piece at 1:1", middle(piece), "ms", 1500);
+      speeds.most("kept of the view", bytes(server.home().resolve("kept")) / 1e6, "MB", 80);
+    }
+  }
+
+  private static String newShoot(Visitor visitor) {
+    return Visitor.JSON
+        .readTree(visitor.post("/api/shoots", "{\"name\":\"Again\"}").body())
+        .path("id")
+        .asString();
+  }
+
+  private static void restart(TestServer server, Visitor visitor) {
+    server.stop();
+    server.start();
+    visitor.moved(server.url());
+    visitor.get("/api/session");
+  }
+
+  private static double middle(double[] ms) {
+    double[] sorted = ms.clone();
+    Arrays.sort(sorted);
+    System.out.println(Arrays.toString(ms));
+    return sorted[sorted.length / 2];
+  }
+
+  private static List<Path> files(Path folder) throws IOException {
+    try (Stream<Path> all = Files.list(folder)) {
+      return all.sorted().toList();
+    }
+  }
+
+  private static void clear(Path folder) throws IOException {
+    List<Path> all = new ArrayList<>();
+    try (Stream<Path> walk = Files.walk(folder)) {
+      walk.filter(Files::isRegularFile).forEach(all::add);
+    }
+    for (Path p : all) {
+      Files.delete(p);
+    }
+  }
+
+  private static double bytes(Path folder) throws IOException {
+    long sum = 0;
+    try (Stream<Path> walk = Files.walk(folder)) {
+      for (Path p : walk.filter(Files::isRegularFile).toList()) {
+        sum += Files.size(p);
+      }
+    }
+    return sum;
+  }
+}

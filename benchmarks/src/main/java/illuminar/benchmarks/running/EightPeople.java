@@ -1,0 +1,82 @@
+package illuminar.benchmarks.running;
+
+import illuminar.benchmarks.Speeds;
+import illuminar.server.TestServer;
+import illuminar.server.Visitor;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import tools.jackson.databind.JsonNode;
+
+/** Eight benches on eight views of five frames of 24 MP at once, in a heap of 4 GB. */
+final class EightPeople implements Measure {
+  private static final int PEOPLE = 8;
+  private static final int ROUNDS = 3;
+
+  /** Seconds after which somebody would give up waiting for a picture. */
+  private static final double PATIENCE = 30_000;
+
+  @Override
+  public void measure(Speeds speeds) throws Exception {
+    Path card = Cards.of("people", Path.of("demo/card"), 6000, PEOPLE, 5);
+    try (TestServer prepared = new TestServer("running_people", card)) {
+      prepared.stop();
+      int port = Processes.freePort();
+      Process process = prepared.process(port, "-Xmx4g");
+      try {
+        String url = "http://127.0.0.1:" + port;
+        Processes.answers(url);
+        Visitor visitor = new Visitor(url).signedIn();
+        String shoot = visitor.demoShoot();
+        LargestView.ended(visitor, shoot, visitor.takeInCard(shoot));
+        List<String> views = new ArrayList<>();
+        for (JsonNode v : visitor.json("/api/shoots/" + shoot).path("views")) {
+          views.add(v.path("id").asString());
+        }
+        double[] waited = pictures(url, visitor, views);
+        System.out.println(Arrays.toString(waited));
+        speeds.most(
+            "eight people on eight views in 4 GB: sharp pictures and 1:1 pieces, longest wait",
+            waited[waited.length - 1],
+            "ms",
+            PATIENCE);
+        speeds.most("the same, middle wait", waited[waited.length / 2], "ms", PATIENCE / 3);
+      } finally {
+        process.destroy();
+        process.waitFor();
+        prepared.start();
+      }
+    }
+  }
+
+  /** Milliseconds that each waited each time, in order of length. */
+  private static double[] pictures(String url, Visitor visitor, List<String> views)
+      throws Exception {
+    ExecutorService people = Executors.newFixedThreadPool(PEOPLE);
+    List<Future<double[]>> all = new ArrayList<>();
+    for (String view : views) {
+      all.add(
+          people.submit(
+              () -> {
+                double[] ms = new double[2 * ROUNDS];
+                try (Asked bench = new Asked(url, visitor, view)) {
+                  for (int round = 0; round < ROUNDS; round++) {
+                    ms[2 * round] = bench.sharp();
+                    ms[2 * round + 1] = bench.piece();
+                  }
+                }
+                return ms;
+              }));
+    }
+    List<Double> out = new ArrayList<>();
+    for (Future<double[]> f : all) {
+      Arrays.stream(f.get()).forEach(out::add);
+    }
+    people.shutdown();
+    return out.stream().mapToDouble(v -> v).sorted().toArray();
+  }
+}
