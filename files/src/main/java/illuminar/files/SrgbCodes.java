@@ -139,7 +139,7 @@ final class SrgbCodes {
   }
 
   /** Whether codes in a space are sRGB's, or are taken for it for want of a profile. */
-  private static boolean plain(ColorSpace space) {
+  static boolean plain(ColorSpace space) {
     return space.isCS_sRGB()
         || !(space instanceof ICC_ColorSpace)
         || space.getType() != ColorSpace.TYPE_RGB

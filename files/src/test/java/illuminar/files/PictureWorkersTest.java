@@ -151,7 +151,7 @@ class PictureWorkersTest {
     theNextFileIsRead();
   }
 
-  /** A progressive JPEG one of whose scans comes a thousand times. Source: ITU-T T.81. */
+  /** A progressive JPEG one of whose scans comes ten thousand times. Source: ITU-T T.81. */
   private Path scans() throws IOException {
     BufferedImage image = new BufferedImage(1600, 1200, BufferedImage.TYPE_3BYTE_BGR);
     for (int i = 0; i < 1600 * 1200; i++) {
@@ -171,7 +171,7 @@ class PictureWorkersTest {
     Path file = dir.resolve("scans.jpg");
     try (OutputStream out = Files.newOutputStream(file)) {
       out.write(jpeg, 0, third);
-      for (int i = 0; i < 1000; i++) {
+      for (int i = 0; i < 10_000; i++) {
         out.write(jpeg, second, third - second);
       }
       out.write(jpeg, third, jpeg.length - third);

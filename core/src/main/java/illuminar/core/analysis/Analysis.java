@@ -9,8 +9,6 @@ import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
 import illuminar.core.shelf.Shelf;
-import java.util.Collections;
-import java.util.IdentityHashMap;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
@@ -43,11 +41,7 @@ public final class Analysis {
   private final Map<String, Once<Picture>> smallDrawn = new ConcurrentHashMap<>();
   private final Map<String, Once<Plane>> lightStops = new ConcurrentHashMap<>();
   private final Kept kept = new Kept();
-  private volatile Shelf shelf;
-
-  /** Results that lie on the shelf, or were put there; each by its identity. */
-  private final Set<Object> lying =
-      Collections.synchronizedSet(Collections.newSetFromMap(new IdentityHashMap<>()));
+  private final Shelf shelf;
 
   public Analysis(Frames frames) {
     this(frames, Shelf.NONE);
@@ -138,26 +132,15 @@ public final class Analysis {
 
   /**
    * The same for a result that is worth keeping beyond this run of the program: it is taken from
-   * the shelf where it lies there, and put there else, also where it was computed before there was
-   * one.
+   * the shelf where it lies there, and put there else.
    */
   public <T extends Record> T keepLong(Class<T> type, Object question, int most, Supplier<T> find) {
-    Shelf now = shelf;
-    T found = kept.get(type, question, most, () -> now.find(type, question).orElseGet(find));
-    if (now != Shelf.NONE && lying.add(found)) {
-      now.put(question, found);
-    }
-    return found;
+    return kept.get(type, question, most, () -> shelf.get(type, question, find));
   }
 
   /** Where lasting results of these frames lie. */
   public Shelf shelf() {
     return shelf;
-  }
-
-  /** From now on lasting results lie here. */
-  public void shelve(Shelf on) {
-    shelf = on;
   }
 
   /** Bytes of what was drawn, and about as many as results take that are kept. */

@@ -6,6 +6,7 @@ import illuminar.core.analysis.window.Opening;
 import illuminar.core.analysis.window.Openings;
 import illuminar.core.colour.Stops;
 import illuminar.core.picture.Picture;
+import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.render.PreviewSession;
 import java.util.Arrays;
@@ -26,28 +27,32 @@ final class Evenness {
   /** Stops from the one curve, mean over all openings' view; 0 where there is none. */
   static double of(Recipe recipe, PreviewSession session) {
     Analysis analysis = session.analysis();
-    // a smaller picture would mix light across edges, and no curve undoes that
-    Picture picture = session.picture(recipe, analysis.raster());
     float[] light = MergedLight.luminance(analysis).data();
     double sum = 0;
     int n = 0;
     for (Opening opening : Openings.of(analysis)) {
-      float[][] pairs = pairs(picture, light, opening);
+      // a smaller picture would mix light across edges, and no curve undoes that
+      Raster part = opening.sides().within(analysis.raster());
+      Picture picture = session.picture(recipe, part);
+      float[][] pairs = pairs(picture, part, light, analysis.raster().width(), opening);
       sum += off(pairs[0], pairs[1]);
       n += pairs[0].length;
     }
     return n == 0 ? 0 : sum / n;
   }
 
-  private static float[][] pairs(Picture picture, float[] light, Opening opening) {
-    float[][] out = new float[2][light.length];
-    int w = picture.width();
+  /** Light and tones of the view through an opening, of which a part of the grid was drawn. */
+  private static float[][] pairs(
+      Picture picture, Raster part, float[] light, int gridWidth, Opening opening) {
+    float[][] out = new float[2][part.pixels()];
     int n = 0;
-    for (int i = 0; i < light.length; i++) {
-      double depth = opening.depth(i % w + 0.5, i / w + 0.5);
-      if (depth > 2 && light[i] > VIEW * opening.wall()) {
-        out[0][n] = Stops.of(light[i]);
-        out[1][n++] = Math.max(-10, Stops.of(picture.luminanceAt(i)));
+    for (int k = 0; k < part.pixels(); k++) {
+      int x = part.x() + k % part.width();
+      int y = part.y() + k / part.width();
+      float of = light[y * gridWidth + x];
+      if (opening.depth(x + 0.5, y + 0.5) > 2 && of > VIEW * opening.wall()) {
+        out[0][n] = Stops.of(of);
+        out[1][n++] = Math.max(-10, Stops.of(picture.luminanceAt(k)));
       }
     }
     return new float[][] {Arrays.copyOf(out[0], n), Arrays.copyOf(out[1], n)};

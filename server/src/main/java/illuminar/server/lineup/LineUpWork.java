@@ -1,13 +1,11 @@
 package illuminar.server.lineup;
 
-import illuminar.core.analysis.Analysis;
 import illuminar.core.first.FirstVersion;
 import illuminar.core.frame.Pyramid;
 import illuminar.core.lineup.LineUp;
 import illuminar.core.lineup.LinedUp;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.render.PreviewSession;
-import illuminar.core.render.RenderCache;
 import illuminar.server.cover.Covers;
 import illuminar.server.recipe.RecipeJson;
 import illuminar.server.recipe.RecipeService;
@@ -32,9 +30,6 @@ public class LineUpWork {
   public interface Steps {
     void at(int done, int total, String doing);
   }
-
-  /** Bytes kept while the first version is worked out. */
-  private static final long FIRST_CACHE = 100_000_000;
 
   private final Views views;
   private final FrameRows frames;
@@ -66,32 +61,28 @@ public class LineUpWork {
 
   /** Lines up one view; does nothing new where it runs again. */
   public void lineUp(UUID viewId, Steps steps) {
-    Optional<Analysis> analysis = Optional.empty();
+    Optional<PreviewSession> session = Optional.empty();
     // once more, where somebody arranges the frames meanwhile
-    while (analysis.isEmpty()) {
+    while (session.isEmpty()) {
       View view = views.findById(viewId).orElseThrow();
       List<FrameRow> rows = frames.findByViewIdAndBinnedIsNullOrderByPosition(viewId);
-      analysis = open.withRoomFor(rows, () -> linedUp(view, rows, steps));
+      session = open.withRoomFor(rows, () -> linedUp(view, rows, steps));
     }
     View ready = views.findById(viewId).orElseThrow();
-    open.keep(ready, analysis.get());
+    open.keep(ready, session.get());
     covers.refresh(ready, recipes.state(ready));
   }
 
   /** Lines up these frames and keeps what was found; nothing, if the view has others by then. */
-  private Optional<Analysis> linedUp(View view, List<FrameRow> rows, Steps steps) {
+  private Optional<PreviewSession> linedUp(View view, List<FrameRow> rows, Steps steps) {
     int total = rows.size() + 2;
     steps.at(0, total, view.name() + ": reading " + rows.size() + " frames");
     LinedUp lined = placed(view, rows, steps, total);
     boolean first = view.currentRevision() == 0;
     String making = first ? ": making a first version" : ": making its picture";
     steps.at(total - 1, total, view.name() + making);
-    Analysis analysis = new Analysis(lined.frames());
-    Optional<Recipe> recipe =
-        first
-            ? Optional.of(
-                FirstVersion.of(new PreviewSession(analysis, new RenderCache(FIRST_CACHE))))
-            : Optional.empty();
+    PreviewSession session = open.begun(view, rows, lined.frames());
+    Optional<Recipe> recipe = first ? Optional.of(FirstVersion.of(session)) : Optional.empty();
     String table = json.write(lined.frames().response().table256());
     return transaction.execute(
         s -> {
@@ -103,7 +94,7 @@ public class LineUpWork {
           fresh.linedUp(table);
           views.saveAndFlush(fresh);
           recipe.ifPresent(r -> recipes.begin(view.id(), r));
-          return Optional.of(analysis);
+          return Optional.of(session);
         });
   }
 

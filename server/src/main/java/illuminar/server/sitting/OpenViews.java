@@ -16,6 +16,7 @@ import illuminar.server.shoot.FrameRows;
 import illuminar.server.shoot.View;
 import illuminar.server.web.Problem;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -167,13 +168,20 @@ public class OpenViews {
         .sum();
   }
 
+  /**
+   * A session for frames that have just been lined up; what is found in it lies where it is looked
+   * for when the view is opened.
+   *
+   * @param rows as they were placed
+   */
+  public PreviewSession begun(View view, List<FrameRow> rows, Frames lined) {
+    return new PreviewSession(new Analysis(lined, shelf(view, rows, lined.response())), cache());
+  }
+
   /** Keeps a view open that has just been lined up, so that its bench opens at once. */
-  public void keep(View view, Analysis analysis) {
-    analysis.shelve(shelf(view, frames.findByViewIdAndBinnedIsNullOrderByPosition(view.id())));
-    CompletableFuture<PreviewSession> session =
-        CompletableFuture.completedFuture(new PreviewSession(analysis, cache()));
+  public void keep(View view, PreviewSession session) {
     synchronized (open) {
-      open.put(Key.of(view), session);
+      open.put(Key.of(view), CompletableFuture.completedFuture(session));
     }
     makeRoom();
   }
@@ -262,13 +270,14 @@ public class OpenViews {
     boolean linear = list.stream().allMatch(f -> f.pixels().linear());
     Response response =
         linear ? Response.standard() : Response.of(json.read(view.response(), float[][].class));
-    return new Analysis(new Frames(list, view.anchorId().toString(), response), shelf(view, rows));
+    return new Analysis(
+        new Frames(list, view.anchorId().toString(), response), shelf(view, rows, response));
   }
 
   /** Where what is found in a view's frames lies, by all that it depends on. */
-  private Shelf shelf(View view, List<FrameRow> rows) {
+  private Shelf shelf(View view, List<FrameRow> rows, Response response) {
     List<String> words = new ArrayList<>();
-    words.add(view.anchorId() + " " + view.response());
+    words.add(view.anchorId() + " " + Arrays.deepToString(response.table256()));
     for (FrameRow r : rows) {
       words.add(r.id() + " " + r.sha256() + " " + r.role() + " " + r.stops() + " " + r.toFrame());
     }

@@ -1,5 +1,7 @@
 package illuminar.core.analysis.window;
 
+import illuminar.core.picture.Raster;
+
 /**
  * A pane between four straight sides, in pixels of a grid (pixel i spans i to i + 1).
  *
@@ -36,6 +38,34 @@ public record Quad(double[] left, double[] right, double[] top, double[] bottom)
       x = (at(left, y) + at(right, y)) / 2;
     }
     return new double[] {x, y};
+  }
+
+  /** The pixels that hold it, those of a grid at most. */
+  public Raster within(Raster grid) {
+    double[][] corners = {
+      corner(left, top), corner(right, top), corner(left, bottom), corner(right, bottom)
+    };
+    double x0 = grid.width();
+    double x1 = 0;
+    double y0 = grid.height();
+    double y1 = 0;
+    for (double[] c : corners) {
+      x0 = Math.min(x0, c[0]);
+      x1 = Math.max(x1, c[0]);
+      y0 = Math.min(y0, c[1]);
+      y1 = Math.max(y1, c[1]);
+    }
+    int fromX = (int) Math.max(0, Math.min(grid.width() - 1, Math.floor(x0)));
+    int fromY = (int) Math.max(0, Math.min(grid.height() - 1, Math.floor(y0)));
+    int toX = (int) Math.min(grid.width(), Math.max(fromX + 1, Math.ceil(x1)));
+    int toY = (int) Math.min(grid.height(), Math.max(fromY + 1, Math.ceil(y1)));
+    return grid.part(fromX, fromY, toX - fromX, toY - fromY);
+  }
+
+  /** Where an upright side meets a level one: x, y. */
+  private static double[] corner(double[] upright, double[] level) {
+    double x = (upright[0] + upright[1] * level[0]) / (1 - upright[1] * level[1]);
+    return new double[] {x, at(level, x)};
   }
 
   double wide() {
