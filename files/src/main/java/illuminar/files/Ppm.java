@@ -21,7 +21,7 @@ final class Ppm {
    */
   static Codes read(InputStream from, FileKind kind, String name, boolean linear)
       throws IOException, BadPicture {
-    DataInputStream in = new DataInputStream(new BufferedInputStream(from, 1 << 16));
+    DataInputStream in = new DataInputStream(new BufferedInputStream(from, 1 << 14));
     if (!word(in).equals("P6")) {
       throw new IOException("no picture came");
     }
@@ -30,7 +30,7 @@ final class Ppm {
     return switch (number(in)) {
       case BYTES -> {
         byte[] codes = new byte[n];
-        in.readFully(codes);
+        Chunks.read(in, codes);
         yield Codes.of8(header.width(), header.height(), codes);
       }
       case SHORTS -> {

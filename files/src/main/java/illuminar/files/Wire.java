@@ -102,7 +102,7 @@ final class Wire {
     out.writeBoolean(codes.is8());
     out.writeBoolean(codes.linear());
     if (codes.is8()) {
-      out.write(codes.eight());
+      Chunks.write(codes.eight(), out);
       return;
     }
     ByteBuffer some = ByteBuffer.allocate(BUFFER);
@@ -124,7 +124,7 @@ final class Wire {
     int n = 3 * size.width() * size.height();
     if (eight) {
       byte[] all = new byte[n];
-      in.readFully(all);
+      Chunks.read(in, all);
       return Codes.of8(size.width(), size.height(), all);
     }
     short[] all = new short[n];

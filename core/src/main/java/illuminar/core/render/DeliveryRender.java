@@ -28,12 +28,7 @@ public final class DeliveryRender {
     this.analysis = analysis;
     RenderCache cache = new RenderCache(PLANNING);
     FrameStore frames = new FrameStore(analysis, cache);
-    masks =
-        new Masks(
-            analysis,
-            frames,
-            cache,
-            (ground, r) -> Grounds.draw(ground, analysis, r, id -> analysis.draw(id, r)));
+    masks = new Masks(analysis, frames, cache, new GroundStore(analysis, frames, cache));
     planner = new Planner(analysis, masks, frames);
   }
 

@@ -19,8 +19,14 @@ final class FrameStore {
 
   /** A frame at a raster, display-linear; not to be modified. */
   Picture at(String id, Raster raster) {
-    return cache.get(
-        new Key(id, raster), Picture.class, raster.pixels() * 12L, () -> analysis.draw(id, raster));
+    return raster.equals(analysis.raster())
+        // kept there
+        ? analysis.draw(id, raster)
+        : cache.get(
+            new Key(id, raster),
+            Picture.class,
+            raster.pixels() * 12L,
+            () -> analysis.draw(id, raster));
   }
 
   /** Frames at {@code part}, cut from kept pictures at {@code whole} where it lies within. */

@@ -17,23 +17,18 @@ final class Layers {
   private final RenderCache cache;
   private final Function<Raster, Run> runs;
   private final Grown grown;
-  private final GroundAt ground;
+  private final GroundStore grounds;
 
   /** A raster with so many pixels more to every side, within the view. */
   interface Grown {
     Raster by(Raster raster, int margin);
   }
 
-  /** The ground of a plan at a raster; a new picture. */
-  interface GroundAt {
-    Picture of(Plan plan, Raster raster);
-  }
-
-  Layers(RenderCache cache, Function<Raster, Run> runs, Grown grown, GroundAt ground) {
+  Layers(RenderCache cache, Function<Raster, Run> runs, Grown grown, GroundStore grounds) {
     this.cache = cache;
     this.runs = runs;
     this.grown = grown;
-    this.ground = ground;
+    this.grounds = grounds;
   }
 
   /**
@@ -48,7 +43,8 @@ final class Layers {
     Raster wide = grown.by(raster, plan.margin(fine, n, raster.scale()));
     Developing done =
         finer == 1
-            ? reach(new Stretch(plan, 0, n, still, wide, false), () -> ground.of(plan, wide))
+            ? reach(
+                new Stretch(plan, 0, n, still, wide, false), () -> grounds.at(plan.ground(), wide))
             : reach(
                 new Stretch(plan, fine, n, still, wide, true),
                 () -> averaged(plan, fine, still, wide));
@@ -82,7 +78,9 @@ final class Layers {
   }
 
   private Picture fine(Plan plan, int steps, int still, Raster finer) {
-    return reach(new Stretch(plan, 0, steps, still, finer, false), () -> ground.of(plan, finer))
+    return reach(
+            new Stretch(plan, 0, steps, still, finer, false),
+            () -> grounds.at(plan.ground(), finer))
         .settled();
   }
 

@@ -20,15 +20,10 @@ final class Masks {
   private final Analysis analysis;
   private final FrameStore frames;
   private final RenderCache cache;
-  private final Grounds grounds;
+  private final GroundStore grounds;
   private final RenderCache wide = new RenderCache(160_000_000);
 
-  /** Draws a ground at a raster; not kept. */
-  interface Grounds {
-    Picture at(Ground ground, Raster raster);
-  }
-
-  Masks(Analysis analysis, FrameStore frames, RenderCache cache, Grounds grounds) {
+  Masks(Analysis analysis, FrameStore frames, RenderCache cache, GroundStore grounds) {
     this.analysis = analysis;
     this.frames = frames;
     this.cache = cache;
@@ -44,8 +39,6 @@ final class Masks {
   }
 
   private record Key(Territory region, boolean outside, Raster raster) {}
-
-  private record GroundKey(Ground ground, Raster raster) {}
 
   /**
    * The share at a raster that all of several regions leave; each is kept unless it looks at the
@@ -153,12 +146,7 @@ final class Masks {
     @Override
     public Picture ground(Ground ground, Raster raster) {
       Raster at = whole.holds(raster) ? whole : raster;
-      Supplier<Picture> make = () -> grounds.at(ground, at);
-      Picture all =
-          at.equals(whole) || at.equals(analysis.raster())
-              ? cache.get(new GroundKey(ground, at), Picture.class, at.pixels() * 12L, make)
-              : make.get();
-      return all.part(at, raster);
+      return grounds.at(ground, at).part(at, raster);
     }
 
     @Override

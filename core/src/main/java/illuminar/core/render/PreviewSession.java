@@ -2,12 +2,9 @@ package illuminar.core.render;
 
 import illuminar.core.analysis.Analysis;
 import illuminar.core.colour.WorkingSpace;
-import illuminar.core.ground.Ground;
-import illuminar.core.ground.Grounds;
 import illuminar.core.measure.Reading;
 import illuminar.core.pass.Pass;
 import illuminar.core.pass.PreparedPass;
-import illuminar.core.picture.Bands;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
@@ -17,7 +14,6 @@ import illuminar.core.region.Look;
 import illuminar.core.region.Territory;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.function.Function;
 
 /**
  * Turns recipes of one view into previews and viewports, and keeps what it can. Results do not
@@ -26,10 +22,10 @@ import java.util.function.Function;
  */
 public final class PreviewSession {
   private static final int BAND = 48;
-  private static final int GROUND_BAND = 96;
 
   private final Analysis analysis;
   private final FrameStore frames;
+  private final GroundStore grounds;
   private final Masks masks;
   private final Planner planner;
   private final Layers layers;
@@ -42,9 +38,10 @@ public final class PreviewSession {
     this.analysis = analysis;
     this.cache = cache;
     frames = new FrameStore(analysis, cache);
-    masks = new Masks(analysis, frames, cache, this::wholeGround);
+    grounds = new GroundStore(analysis, frames, cache);
+    masks = new Masks(analysis, frames, cache, grounds);
     planner = new Planner(analysis, masks, frames);
-    layers = new Layers(cache, this::run, this::grown, (plan, r) -> ground(plan.ground(), r));
+    layers = new Layers(cache, this::run, this::grown, grounds);
   }
 
   public Analysis analysis() {
@@ -134,7 +131,7 @@ public final class PreviewSession {
     Raster wide = grown(raster, region.margin(raster.scale()));
     Plan plan = planner.plan(under);
     Run run = run(wide);
-    Developing seen = run.over(plan.steps(), Developing.of(ground(plan.ground(), wide)), wide);
+    Developing seen = run.over(plan.steps(), Developing.of(grounds.at(plan.ground(), wide)), wide);
     return masks
         .coverage(alone, wide, seen)
         .part(raster.x() - wide.x(), raster.y() - wide.y(), raster.width(), raster.height());
@@ -161,7 +158,9 @@ public final class PreviewSession {
         Run run = run(raster);
         Developing below =
             run.over(
-                plan.steps().subList(0, k), Developing.of(ground(plan.ground(), raster)), raster);
+                plan.steps().subList(0, k),
+                Developing.of(grounds.at(plan.ground(), raster)),
+                raster);
         float[] share = masks.coverage(step.areas(), raster, below).copy();
         Plane map = mapped.map(below.settled(), raster);
         for (int i = 0; i < share.length; i++) {
@@ -195,34 +194,10 @@ public final class PreviewSession {
     Raster raster = grown(whole.part(cx, cy, 1, 1), reach);
     Picture p =
         switch (look.from()) {
-          case GROUND -> wholeGround(recipe.ground(), raster);
+          case GROUND -> grounds.at(recipe.ground(), raster);
           case FRAME -> frame(look.frame(), raster);
           case BELOW -> picture(recipe, raster);
         };
     return Reading.at(p, cx - raster.x(), cy - raster.y(), radius * scale);
-  }
-
-  private Picture ground(Ground ground, Raster raster) {
-    Picture out = Picture.of(raster.width(), raster.height());
-    if (!(ground instanceof Ground.OneFrame)) {
-      Grounds.of(ground, analysis);
-    }
-    Bands.of(
-        raster.height(),
-        GROUND_BAND,
-        (from, to) -> {
-          Raster part = raster.part(0, from, raster.width(), to - from);
-          // whole frames that bands share would be drawn once by each of them
-          Function<String, Picture> drawn =
-              ground instanceof Ground.OneFrame
-                  ? frames.within(part, raster)
-                  : id -> analysis.draw(id, part);
-          Grounds.draw(ground, analysis, part, drawn).rowsInto(out, 0, to - from, from);
-        });
-    return out;
-  }
-
-  private Picture wholeGround(Ground ground, Raster raster) {
-    return Grounds.draw(ground, analysis, raster, id -> analysis.draw(id, raster));
   }
 }
