@@ -1,6 +1,7 @@
 package illuminar.core.frame;
 
 import illuminar.core.picture.Bands;
+import illuminar.core.picture.Once;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
 import illuminar.core.picture.Turn;
@@ -32,12 +33,11 @@ public final class Pyramid {
     }
   }
 
-  /** The full size, and levels that are finer than those held. */
-  private record Fine(Codes codes, List<Level> levels) {
+  /** The full size, and levels that are finer than those held, halved when they are asked for. */
+  private record Fine(Codes codes, Once<List<Level>> levels) {
     long bytes() {
-      return codes.eight().length
-          + 2L * codes.sixteen().length
-          + levels.stream().mapToLong(Level::bytes).sum();
+      long halved = levels.there().stream().flatMap(List::stream).mapToLong(Level::bytes).sum();
+      return codes.eight().length + 2L * codes.sixteen().length + halved;
     }
   }
 
@@ -62,7 +62,7 @@ public final class Pyramid {
     Pyramid all =
         new Pyramid(
             codes.width(), codes.height(), codes.linear(), List.copyOf(levels), () -> codes);
-    all.fine = new Fine(codes, List.of());
+    all.fine = new Fine(codes, new Once<>(List::of));
     return all;
   }
 
@@ -95,8 +95,10 @@ public final class Pyramid {
   public Pyramid readAgain(int power, Supplier<Codes> again) {
     List<Level> coarse = levelsFrom(Math.min(power, halvings()));
     Pyramid out = new Pyramid(fullWidth, fullHeight, linear, coarse, again);
-    List<Level> finer = levels.subList(0, levels.size() - coarse.size());
-    out.fine = new Fine(fine().codes, List.copyOf(finer));
+    List<Level> finer = List.copyOf(levels.subList(0, levels.size() - coarse.size()));
+    Once<List<Level>> here = new Once<>(() -> finer);
+    here.get();
+    out.fine = new Fine(fine().codes, here);
     return out;
   }
 
@@ -138,7 +140,7 @@ public final class Pyramid {
     Fine now = fine;
     if (now == null) {
       Codes codes = source.get();
-      now = new Fine(codes, finer(codes));
+      now = new Fine(codes, new Once<>(() -> finer(codes)));
       fine = now;
     }
     return now;
@@ -220,8 +222,12 @@ public final class Pyramid {
 
   /** Reads what rasters of this scale are drawn from, where it is not here. */
   void ready(double scale) {
-    if (power(scale) < levels.get(0).power) {
-      fine();
+    int power = power(scale);
+    if (power < levels.get(0).power) {
+      Fine there = fine();
+      if (power > 0) {
+        there.levels.get();
+      }
     }
   }
 
@@ -235,7 +241,7 @@ public final class Pyramid {
   private Level level(int power) {
     int first = levels.get(0).power;
     return power < first
-        ? fine().levels.get(power - 1)
+        ? fine().levels.get().get(power - 1)
         : levels.get(Math.min(power - first, levels.size() - 1));
   }
 }

@@ -106,7 +106,7 @@ class KeptTest {
       assertThat(got.get(i).width()).isEqualTo(want.get(i).width());
       assertThat(got.get(i).codes()).isEqualTo(want.get(i).codes());
     }
-    Files.write(file("frames/1/abc"), new byte[] {1, 2, 3});
+    Files.write(file("frames/2/abc"), new byte[] {1, 2, 3});
     assertThat(frames.find("abc", KeptTest::codes)).as("made anew").isEmpty();
   }
 
