@@ -33,7 +33,9 @@ public final class DngWriter {
     /** Two bytes a count. */
     PLAIN,
     /** Lossless JPEG. */
-    LOSSLESS
+    LOSSLESS,
+    /** The same on a curve of 256 steps, each finer than the noise of a sensitive sensor. */
+    CURVED
   }
 
   private final TiffOutputDirectory root;
@@ -56,7 +58,12 @@ public final class DngWriter {
     writer.picture(mosaic, packing);
     writer.sensor();
     writer.capture(legend);
-    byte[] data = packing == Packing.PLAIN ? plain(mosaic) : LosslessJpeg.of(mosaic);
+    byte[] data =
+        switch (packing) {
+          case PLAIN -> plain(mosaic);
+          case LOSSLESS -> LosslessJpeg.of(mosaic);
+          case CURVED -> LosslessJpeg.of(Steps.of(mosaic));
+        };
     writer.root.setTiffImageData(
         new AbstractTiffImageData.Strips(
             new AbstractTiffElement.DataElement[] {
@@ -84,6 +91,34 @@ public final class DngWriter {
     shorts(root, 284, 1);
     shorts(root, 33421, 2, 2);
     bytes(root, 33422, 0, 1, 1, 2);
+    if (packing == Packing.CURVED) {
+      shorts(root, 50712, Steps.COUNTS);
+    }
+  }
+
+  /**
+   * A curve for counts: shot noise grows by the root of the light, and so do its steps
+   * (LinearizationTable, DNG Specification 1.4).
+   */
+  private static final class Steps {
+    static final int[] COUNTS = new int[256];
+
+    static {
+      for (int i = 0; i < COUNTS.length; i++) {
+        double share = i / (COUNTS.length - 1.0);
+        COUNTS[i] = (int) Math.round(Mosaic.WHITE * share * share);
+      }
+    }
+
+    /** The nearest step for each count. */
+    static Mosaic of(Mosaic counts) {
+      short[] out = new short[counts.counts().length];
+      for (int i = 0; i < out.length; i++) {
+        double share = Math.sqrt(counts.counts()[i] / (double) Mosaic.WHITE);
+        out[i] = (short) Math.round(share * (COUNTS.length - 1));
+      }
+      return new Mosaic(counts.width(), counts.height(), out);
+    }
   }
 
   private void sensor() {

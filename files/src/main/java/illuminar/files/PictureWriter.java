@@ -176,15 +176,30 @@ public final class PictureWriter {
     tiff(image, legend, srgbProfile(), file);
   }
 
-  /** Writes a TIFF whose codes are proportional to light. */
+  /** Writes a deflated TIFF whose codes are proportional to light. */
   public static void linearTiff(BufferedImage image, Legend legend, Path file) throws IOException {
-    tiff(image, legend, ICC_Profile.getInstance(ColorSpace.CS_LINEAR_RGB).getData(), file);
+    ImageWriter writer = JdkWriters.of("tiff");
+    ImageWriteParam param = writer.getDefaultWriteParam();
+    param.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
+    param.setCompressionType("Deflate");
+    byte[] profile = ICC_Profile.getInstance(ColorSpace.CS_LINEAR_RGB).getData();
+    tiff(image, legend, profile, file, writer, param);
   }
 
   static void tiff(BufferedImage image, Legend legend, byte[] profile, Path file)
       throws IOException {
     ImageWriter writer = JdkWriters.of("tiff");
-    ImageWriteParam param = writer.getDefaultWriteParam();
+    tiff(image, legend, profile, file, writer, writer.getDefaultWriteParam());
+  }
+
+  private static void tiff(
+      BufferedImage image,
+      Legend legend,
+      byte[] profile,
+      Path file,
+      ImageWriter writer,
+      ImageWriteParam param)
+      throws IOException {
     IIOMetadata meta = writer.getDefaultImageMetadata(new ImageTypeSpecifier(image), param);
     TIFFDirectory dir = TIFFDirectory.createFromMetadata(meta);
     BaselineTIFFTagSet base = BaselineTIFFTagSet.getInstance();

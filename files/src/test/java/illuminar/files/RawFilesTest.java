@@ -117,7 +117,8 @@ class RawFilesTest {
     for (int i = 0; i < 24; i++) {
       sum += Ciede2000.difference(lab(codes, i), lab(back, i));
     }
-    assertThat(sum / 24).isLessThan(0.3);
+    // steps as wide as a sensitive sensor's noise tell less of a chart without noise
+    assertThat(sum / 24).isLessThan(packing == DngWriter.Packing.CURVED ? 0.6 : 0.3);
   }
 
   /** Where the sensor is full the picture is white, whatever its white balance. */

@@ -1,6 +1,9 @@
 package illuminar.scenes;
 
+import illuminar.core.frame.Codes;
+import illuminar.files.DngWriter;
 import illuminar.files.Legend;
+import illuminar.files.Mosaic;
 import illuminar.files.PictureWriter;
 import illuminar.scenes.camera.Camera;
 import illuminar.scenes.camera.Shot;
@@ -43,6 +46,12 @@ public final class Scenes {
   /** The linear frames that ship for tests likewise. */
   private static final int SHIPPED_LINEAR = 8;
 
+  /** The view whose frames ship small as well. */
+  private static final String SMALL = "instrument-room";
+
+  /** The view that the camera wrote raw files of as well. */
+  private static final String RAW = "stair-hall";
+
   private Scenes() {}
 
   public static void main(String[] args) throws IOException {
@@ -81,8 +90,11 @@ public final class Scenes {
   private static void all(View view) throws IOException {
     Rendered r = kept(view);
     frames(view, r, Path.of("demo/card"));
-    if (view.name().equals("instrument-room")) {
+    if (view.name().equals(SMALL)) {
       frames(view, r.smaller(4), Path.of("demo/small", view.name()));
+    }
+    if (view.name().equals(RAW)) {
+      raws(view, r, Path.of("demo/card"));
     }
     linear(view, r.smaller(SHIPPED_LINEAR), Path.of("demo/linear", view.name()));
     RadianceFile.pack(Path.of("demo/truth"), view.name(), r.still.smaller(SHIPPED_TRUTH));
@@ -192,6 +204,21 @@ public final class Scenes {
         r.still.height(),
         shot,
         folder.resolve(shot.file() + ".JPG"));
+  }
+
+  /** Writes what the sensor counted, beside the frames. */
+  private static void raws(View view, Rendered r, Path folder) throws IOException {
+    for (Shot shot : view.shots()) {
+      Codes light =
+          Codes.of16(
+              r.still.width(),
+              r.still.height(),
+              Camera.codes16(view.expose(r.still, r.moved, shot)),
+              true);
+      try (OutputStream out = Files.newOutputStream(folder.resolve(shot.file() + ".DNG"))) {
+        DngWriter.write(Mosaic.of(light), legend(shot), DngWriter.Packing.CURVED, out);
+      }
+    }
   }
 
   /** Writes a frame as the camera does. */

@@ -60,6 +60,9 @@ class DemoCardTest {
       assertThat(names(i)).hasSize(sizes[i]);
       assertThat(names(i).get(0)).startsWith(first[i]);
     }
+    assertThat(names(4))
+        .as("of raw file and JPEG the raw is the frame")
+        .containsExactly("FWH_0143.DNG");
   }
 
   @Test
@@ -75,13 +78,17 @@ class DemoCardTest {
     assertThat(roles(6).subList(7, 9)).containsExactly("LAMPS_OFF", "FLASH");
   }
 
-  /** The capped lens, the file that ends early and the twin stay on the card with their reasons. */
+  /**
+   * The capped lens, the file that ends early, the twin and the JPEG beside a raw file stay on the
+   * card with their reasons.
+   */
   @Test
   void mishapsAreSetAsideWithTheirReason() {
-    assertThat(sheet.get("refused")).hasSize(3);
+    assertThat(sheet.get("refused")).hasSize(4);
     assertThat(reason("FWH_0128.JPG")).contains("misfire");
     assertThat(reason("FWH_0130.JPG")).contains("cut short");
     assertThat(reason("FWH_0142.JPG")).contains("the same picture as FWH_0141.JPG");
+    assertThat(reason("FWH_0143.JPG")).contains("FWH_0143.DNG");
   }
 
   private String reason(String file) {
