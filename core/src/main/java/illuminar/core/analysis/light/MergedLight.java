@@ -158,17 +158,31 @@ public final class MergedLight {
     float longer = (float) Math.pow(time[k], 0.1);
     double sum = 0;
     for (int i : pixels) {
-      sum += longer * trust(most(frame, i), least(frame, i), shortest, longest);
+      sum += longer * trust(frame, i, shortest, longest);
     }
     return sum;
   }
 
-  private static float most(Picture p, int i) {
-    return Srgb.encodeFast(Math.max(p.r()[i], Math.max(p.g()[i], p.b()[i])));
-  }
+  /**
+   * Display-linear values between which a pixel is trusted wholly, whatever its code is exactly.
+   */
+  private static final float SURE_FROM = (float) Srgb.decode(0.1201);
 
-  private static float least(Picture p, int i) {
-    return Srgb.encodeFast(Math.min(p.r()[i], Math.min(p.g()[i], p.b()[i])));
+  private static final float SURE_TO = (float) Srgb.decode(0.8199);
+
+  /** From here on it is burnt, likewise. */
+  private static final float BURNT = (float) Srgb.decode(0.9701);
+
+  /** Trust in a pixel by its codes, which most pixels need not be asked for. */
+  static float trust(Picture p, int i, boolean shortest, boolean longest) {
+    float most = Math.max(p.r()[i], Math.max(p.g()[i], p.b()[i]));
+    float least = Math.min(p.r()[i], Math.min(p.g()[i], p.b()[i]));
+    if (most <= SURE_TO && least >= SURE_FROM) {
+      return WHOLLY;
+    }
+    return most >= BURNT && !shortest
+        ? LEAST
+        : trust(Srgb.encodeFast(most), Srgb.encodeFast(least), shortest, longest);
   }
 
   private void add(
@@ -180,8 +194,7 @@ public final class MergedLight {
     for (int y = from; y < to; y++) {
       boolean favours = favour.row(k, y, row);
       for (int i = y * w; i < (y + 1) * w; i++) {
-        float trust = trust(most(frame, i), least(frame, i), shortest, longest);
-        float weight = time[k] * time[k] * trust;
+        float weight = time[k] * time[k] * trust(frame, i, shortest, longest);
         if (favours) {
           weight *= row[i - y * w];
         }
@@ -204,10 +217,13 @@ public final class MergedLight {
     return true;
   }
 
+  private static final float LEAST = 1e-9f;
+  private static final float WHOLLY = LEAST + 1f * (0.02f + 1f);
+
   /** Trust in a pixel: none at the top of the codes, little at the bottom. */
   public static float trust(float most, float least, boolean shortest, boolean longest) {
     float top = shortest ? 1 : Ease.between((0.97f - most) * (1 / 0.15f));
     float low = longest ? 1 : Ease.between((least - 0.02f) * (1 / 0.1f));
-    return 1e-9f + top * (0.02f + low);
+    return LEAST + top * (0.02f + low);
   }
 }
