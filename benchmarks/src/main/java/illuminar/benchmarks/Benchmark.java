@@ -6,22 +6,9 @@ import illuminar.core.frame.Role;
 import illuminar.core.ground.Ground;
 import illuminar.core.lineup.LinedUp;
 import illuminar.core.measure.Histogram;
-import illuminar.core.pass.Gate;
-import illuminar.core.pass.Move;
-import illuminar.core.pass.Pass;
-import illuminar.core.pass.Where;
-import illuminar.core.pass.kinds.BringFrame;
-import illuminar.core.pass.kinds.Tone;
 import illuminar.core.picture.Picture;
-import illuminar.core.picture.Point;
 import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
-import illuminar.core.region.Part;
-import illuminar.core.region.Region;
-import illuminar.core.region.part.Brush;
-import illuminar.core.region.part.BurntLight;
-import illuminar.core.region.part.Outline;
-import illuminar.core.region.part.WindowFinder;
 import illuminar.core.render.DeliveryRender;
 import illuminar.core.render.Display;
 import illuminar.core.render.PreviewSession;
@@ -32,7 +19,6 @@ import illuminar.files.ScreenJpeg;
 import illuminar.scenes.Scenes;
 import illuminar.scenes.views.Views;
 import java.io.ByteArrayOutputStream;
-import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -60,7 +46,7 @@ public final class Benchmark {
     Analysis analysis = demo.analysis();
     String alike = "control moves, 24 MP, 12 passes, 8 regions";
     String mixed = "control moves, 24 MP, 12 passes and 8 regions of mixed kinds";
-    control(analysis, Benchmark::busy, FITTED, alike + ", sharp, server p95");
+    control(analysis, Alike::recipe, FITTED, alike + ", sharp, server p95");
     control(analysis, Mixed::recipe, FITTED, mixed + ", sharp, server p95");
     control(analysis, Mixed::recipe, FITTED / 2, mixed + ", half size, server p95");
     strokes(analysis);
@@ -70,79 +56,6 @@ public final class Benchmark {
         Path.of("docs/benchmarks.md"),
         "Speed beside the reference library",
         "The reference is the exposure fusion of the library used in tests, on the same five decoded frames in the same run.");
-  }
-
-  /** Passes of {@link #busy}. */
-  static final int PASSES = 12;
-
-  /**
-   * 12 passes and 8 regions of the kinds that exist.
-   *
-   * @param value what the control of pass {@code moved} stands at
-   */
-  static Recipe busy(double value, int moved) {
-    List<Region> regions = new ArrayList<>();
-    regions.add(
-        new Region(
-            "r0",
-            "Panes",
-            List.of(new Part("p", Part.Combine.ADD, new WindowFinder(0))),
-            0,
-            false));
-    regions.add(
-        new Region(
-            "r1",
-            "Burnt",
-            List.of(new Part("p", Part.Combine.ADD, new BurntLight("f3", 0.5))),
-            6,
-            false));
-    for (int i = 2; i < 8; i++) {
-      double x = 0.1 * i;
-      List<Point> shape =
-          List.of(
-              new Point(x, 0.1),
-              new Point(x + 0.2, 0.12),
-              new Point(x + 0.15, 0.45),
-              new Point(x - 0.05, 0.4));
-      Brush.Stroke stroke =
-          new Brush.Stroke(
-              0.03,
-              0.6,
-              0.8,
-              false,
-              List.of(new Point(x, 0.3), new Point(x + 0.1, 0.35), new Point(x + 0.2, 0.3)));
-      regions.add(
-          new Region(
-              "r" + i,
-              "Region " + i,
-              List.of(
-                  new Part("a", Part.Combine.ADD, new Outline(shape)),
-                  new Part(
-                      "b",
-                      i % 2 == 0 ? Part.Combine.TAKE_AWAY : Part.Combine.ADD,
-                      new Brush(List.of(stroke)))),
-              20 * i,
-              false));
-    }
-    List<Pass> passes = new ArrayList<>();
-    passes.add(pass("w", new BringFrame("f7", moved == 0 ? value % 2 : 0.9, 4), "r0", Gate.ALL));
-    passes.add(pass("h", new BringFrame("f1", moved == 1 ? value % 2 : 0.2, 0), "r1", Gate.ALL));
-    for (int i = 0; i < 10; i++) {
-      double e = i + 2 == moved ? value : 0.05 * i;
-      Tone tone = new Tone(e * 0.2, i % 3 == 0 ? 6 : 0, i % 2 == 0 ? -8 : 0, i % 2 == 1 ? 9 : 0);
-      passes.add(
-          pass(
-              "t" + i,
-              tone,
-              i < 2 ? "" : "r" + (i % 6 + 2),
-              i % 4 == 3 ? new Gate(-8, -6, -1, 0) : Gate.ALL));
-    }
-    return new Recipe(
-        new Ground.EvenBlend(List.of("f0", "f1", "f2", "f3", "f4"), 0.1, "f2"), regions, passes);
-  }
-
-  static Pass pass(String id, Move move, String region, Gate gate) {
-    return new Pass(id, true, move, new Where(region, false), gate, 0.9, "");
   }
 
   /** Long edge of the fitted preview on a window of 1280×800. */
@@ -157,9 +70,9 @@ public final class Benchmark {
       throws Exception {
     PreviewSession session = new PreviewSession(analysis, new RenderCache(600_000_000));
     Raster raster = Raster.fitted(6000, 4000, longEdge);
-    double[] ms = new double[20 * PASSES];
+    double[] ms = new double[20 * Alike.PASSES];
     for (int round = -2 * ms.length; round < ms.length; round++) {
-      int moved = Math.floorMod(round / 20, PASSES);
+      int moved = Math.floorMod(round / 20, Alike.PASSES);
       long start = System.nanoTime();
       Recipe recipe = recipes.apply(0.002 * (round + 600), moved);
       Picture p = session.draft(recipe, raster, recipe.passes().get(moved).id());
@@ -214,7 +127,7 @@ public final class Benchmark {
       int kept = Math.max(0, round);
       ms[0][kept] = time(() -> fuse(demo));
       ms[1][kept] = time(() -> blend(demo));
-      ms[2][kept] = time(() -> finished(analysis, busy(0.1, 2)));
+      ms[2][kept] = time(() -> finished(analysis, Alike.recipe(0.1, 2)));
     }
     Arrays.stream(ms).forEach(Arrays::sort);
     double reference = ms[0][ROUNDS / 2];
@@ -281,15 +194,10 @@ public final class Benchmark {
     Path folder = Path.of(".run/benchmark");
     Files.createDirectories(folder);
     for (int i = 0; i < demo.codes().size(); i++) {
-      Codes c = demo.codes().get(i);
-      try (OutputStream out =
-          Files.newOutputStream(folder.resolve(demo.shots().get(i).file() + ".JPG"))) {
-        PictureWriter.jpeg(
-            PictureWriter.image8(c.width(), c.height(), c.eight()),
-            0.93,
-            Scenes.legend(demo.shots().get(i)),
-            out);
-      }
+      Enlarged.write(
+          demo.codes().get(i),
+          Scenes.legend(demo.shots().get(i)),
+          folder.resolve(demo.shots().get(i).file() + ".JPG"));
     }
     Process child =
         new ProcessBuilder(
@@ -316,7 +224,7 @@ public final class Benchmark {
   private static void memory(Path folder) throws Exception {
     DemoView demo = DemoView.read(Views.instrumentRoom(), folder, 0);
     Analysis analysis = demo.analysis();
-    finished(analysis, busy(0.1, 2));
+    finished(analysis, Alike.recipe(0.1, 2));
     for (String line : Files.readAllLines(Path.of("/proc/self/status"))) {
       if (line.startsWith("VmHWM:")) {
         System.out.println(Long.parseLong(line.replaceAll("\\D", "")) / 1000.0);

@@ -1,6 +1,13 @@
 package illuminar.benchmarks;
 
 import illuminar.core.frame.Codes;
+import illuminar.files.Legend;
+import illuminar.files.PictureWriter;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 
 /** Frames of 8 bits enlarged, since times depend on their size alone. */
 public final class Enlarged {
@@ -36,5 +43,14 @@ public final class Enlarged {
 
   private static int at(Codes c, int i) {
     return c.eight()[i] & 255;
+  }
+
+  /** Writes a frame as a camera does; the file is there whole or not at all. */
+  public static void write(Codes c, Legend legend, Path to) throws IOException {
+    Path part = to.resolveSibling(to.getFileName() + ".part");
+    try (OutputStream out = Files.newOutputStream(part)) {
+      PictureWriter.jpeg(PictureWriter.image8(c.width(), c.height(), c.eight()), 0.93, legend, out);
+    }
+    Files.move(part, to, StandardCopyOption.REPLACE_EXISTING);
   }
 }

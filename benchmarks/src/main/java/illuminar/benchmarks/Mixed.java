@@ -44,7 +44,7 @@ final class Mixed {
    */
   static Recipe recipe(double value, int moved) {
     double v = value % 1;
-    double[] at = new double[Benchmark.PASSES];
+    double[] at = new double[Alike.PASSES];
     at[moved] = v;
     List<Pass> passes = new ArrayList<>();
     add(passes, new BringFrame("f7", 0.9 + at[0], 4), "panes");
@@ -78,7 +78,7 @@ final class Mixed {
   }
 
   private static void add(List<Pass> passes, Move move, String region) {
-    passes.add(Benchmark.pass("p" + passes.size(), move, region, Gate.ALL));
+    passes.add(Alike.pass("p" + passes.size(), move, region, Gate.ALL));
   }
 
   private static Region region(String id, double feather, Shape shape) {

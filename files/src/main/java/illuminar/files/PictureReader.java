@@ -83,22 +83,23 @@ public final class PictureReader {
       return new LibRaw(file, name).pixels();
     }
     int orientation = capture(file, name).orientation();
-    if (header.format().equals(FileKind.JPEG.id()) && plain(file, name)) {
-      Codes codes = new TurboJpeg(file, name).pixels();
-      return Upright.turn(fitting(codes, header, name), orientation);
+    boolean turbo = header.format().equals(FileKind.JPEG.id()) && plain(file, name);
+    Codes codes = turbo ? new TurboJpeg(file, name).pixels() : decoded(file, name, header);
+    if (codes.width() != header.width() || codes.height() != header.height()) {
+      throw new BadPicture(name, "the pixels do not fit the header");
     }
+    return Upright.turn(codes, orientation);
+  }
+
+  /** The pixels as they lie, by ImageIO and the picture's own profile. */
+  private static Codes decoded(Path file, String name, Header header) throws BadPicture {
     BufferedImage image =
         withReader(
             file,
             name,
             (reader, format) -> {
               boolean[] cut = new boolean[1];
-              reader.addIIOReadWarningListener(
-                  (source, warning) ->
-                      cut[0] |=
-                          warning
-                              .toLowerCase(Locale.ROOT)
-                              .matches(".*(premature|truncated|corrupt).*"));
+              reader.addIIOReadWarningListener((source, warning) -> cut[0] |= tellsOfLoss(warning));
               ImageReadParam param = reader.getDefaultReadParam();
               BufferedImage read = reader.read(0, param);
               if (cut[0]) {
@@ -106,23 +107,17 @@ public final class PictureReader {
               }
               return read;
             });
-    if (image.getWidth() != header.width() || image.getHeight() != header.height()) {
-      throw new BadPicture(name, "the pixels do not fit the header");
-    }
     boolean png = header.format().equals(FileKind.PNG.id());
     try {
-      Codes codes = png ? PngColours.of(file, name).of(image) : SrgbCodes.of(image, name);
-      return Upright.turn(codes, orientation);
+      return png ? PngColours.of(file, name).of(image) : SrgbCodes.of(image, name);
     } catch (CMMException | ProfileDataException e) {
       throw new BadPicture(name, "its colour profile is damaged", e);
     }
   }
 
-  private static Codes fitting(Codes codes, Header header, String name) throws BadPicture {
-    if (codes.width() != header.width() || codes.height() != header.height()) {
-      throw new BadPicture(name, "the pixels do not fit the header");
-    }
-    return codes;
+  /** Whether a reader's warning tells of lost pixels. */
+  static boolean tellsOfLoss(String warning) {
+    return warning.toLowerCase(Locale.ROOT).matches("(?s).*(premature|truncated|corrupt).*");
   }
 
   /** Whether a JPEG's codes are sRGB's, or are taken for it for want of a profile. */

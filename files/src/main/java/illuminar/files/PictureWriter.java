@@ -178,28 +178,24 @@ public final class PictureWriter {
 
   /** Writes a deflated TIFF whose codes are proportional to light. */
   public static void linearTiff(BufferedImage image, Legend legend, Path file) throws IOException {
-    ImageWriter writer = JdkWriters.of("tiff");
-    ImageWriteParam param = writer.getDefaultWriteParam();
-    param.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
-    param.setCompressionType("Deflate");
     byte[] profile = ICC_Profile.getInstance(ColorSpace.CS_LINEAR_RGB).getData();
-    tiff(image, legend, profile, file, writer, param);
+    tiff(image, legend, profile, file, true);
   }
 
   static void tiff(BufferedImage image, Legend legend, byte[] profile, Path file)
       throws IOException {
-    ImageWriter writer = JdkWriters.of("tiff");
-    tiff(image, legend, profile, file, writer, writer.getDefaultWriteParam());
+    tiff(image, legend, profile, file, false);
   }
 
   private static void tiff(
-      BufferedImage image,
-      Legend legend,
-      byte[] profile,
-      Path file,
-      ImageWriter writer,
-      ImageWriteParam param)
+      BufferedImage image, Legend legend, byte[] profile, Path file, boolean deflated)
       throws IOException {
+    ImageWriter writer = JdkWriters.of("tiff");
+    ImageWriteParam param = writer.getDefaultWriteParam();
+    if (deflated) {
+      param.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
+      param.setCompressionType("Deflate");
+    }
     IIOMetadata meta = writer.getDefaultImageMetadata(new ImageTypeSpecifier(image), param);
     TIFFDirectory dir = TIFFDirectory.createFromMetadata(meta);
     BaselineTIFFTagSet base = BaselineTIFFTagSet.getInstance();

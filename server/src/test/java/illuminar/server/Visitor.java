@@ -7,6 +7,7 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.time.Duration;
 import java.util.function.Predicate;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -14,6 +15,7 @@ import tools.jackson.databind.json.JsonMapper;
 /** Talks HTTP to the application as a browser would: cookies, CSRF token, editions. */
 public final class Visitor {
   public static final JsonMapper JSON = JsonMapper.builder().build();
+  private static final Duration PATIENCE = Duration.ofSeconds(90);
   private String url;
   private final CookieManager cookies = new CookieManager();
   final HttpClient client = HttpClient.newBuilder().cookieHandler(cookies).build();
@@ -31,7 +33,7 @@ public final class Visitor {
     return signedIn("demo@illuminar.test", "heather");
   }
 
-  public Visitor signedIn(String email, String password) {
+  Visitor signedIn(String email, String password) {
     get("/api/session");
     post("/api/session", "{\"email\":\"" + email + "\",\"password\":\"" + password + "\"}");
     get("/api/session");
@@ -46,7 +48,7 @@ public final class Visitor {
         .orElse("");
   }
 
-  public HttpResponse<String> send(String method, String path, String body, String... headers) {
+  HttpResponse<String> send(String method, String path, String body, String... headers) {
     return send(HttpResponse.BodyHandlers.ofString(), method, path, body, headers);
   }
 
@@ -136,14 +138,18 @@ public final class Visitor {
   }
 
   /** Takes in the whole card and waits; the id of the shoot's first view. */
-  public String firstView(String shoot) {
+  String firstView(String shoot) {
     done(shoot, takeInCard(shoot).path("id").asString());
     return json("/api/shoots/" + shoot).at("/views/0/id").asString();
   }
 
-  /** Waits for a job of the shoot to end as wanted; polls, and gives up after a minute. */
+  /** Waits for a job of the shoot to be as wanted; polls, and gives up after a while. */
   JsonNode await(String shoot, String job, Predicate<JsonNode> wanted) {
-    long end = System.nanoTime() + 90_000_000_000L;
+    return await(shoot, job, wanted, PATIENCE);
+  }
+
+  private JsonNode await(String shoot, String job, Predicate<JsonNode> wanted, Duration patience) {
+    long end = System.nanoTime() + patience.toNanos();
     while (System.nanoTime() < end) {
       for (JsonNode j : json("/api/shoots/" + shoot + "/jobs")) {
         if (j.path("id").asString().equals(job) && wanted.test(j)) {
@@ -156,7 +162,12 @@ public final class Visitor {
         "job did not come so far: " + get("/api/shoots/" + shoot + "/jobs").body());
   }
 
-  public JsonNode done(String shoot, String job) {
-    return await(shoot, job, j -> !j.path("state").asString().matches("WAITING|RUNNING"));
+  JsonNode done(String shoot, String job) {
+    return done(shoot, job, PATIENCE);
+  }
+
+  /** Waits for a job of the shoot to be over. */
+  public JsonNode done(String shoot, String job, Duration patience) {
+    return await(shoot, job, j -> !j.path("state").asString().matches("WAITING|RUNNING"), patience);
   }
 }

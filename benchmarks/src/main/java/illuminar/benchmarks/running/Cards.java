@@ -4,12 +4,9 @@ import illuminar.benchmarks.Enlarged;
 import illuminar.core.frame.Codes;
 import illuminar.files.Legend;
 import illuminar.files.PictureReader;
-import illuminar.files.PictureWriter;
 import illuminar.scenes.Scenes;
 import illuminar.scenes.camera.Shot;
 import illuminar.scenes.views.Views;
-import java.io.IOException;
-import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -37,7 +34,7 @@ final class Cards {
       for (int v = 0; v < views; v++) {
         Path to = folder.resolve("V%02d_%s.JPG".formatted(v, shot.file()));
         if (!Files.exists(to)) {
-          write(large, legend(shot, v), to);
+          Enlarged.write(large, legend(shot, v), to);
         }
       }
     }
@@ -54,13 +51,5 @@ final class Cards {
         is.orientation(),
         is.copyright(),
         is.captures());
-  }
-
-  private static void write(Codes c, Legend legend, Path to) throws IOException {
-    Path part = to.resolveSibling(to.getFileName() + ".part");
-    try (OutputStream out = Files.newOutputStream(part)) {
-      PictureWriter.jpeg(PictureWriter.image8(c.width(), c.height(), c.eight()), 0.93, legend, out);
-    }
-    Files.move(part, to);
   }
 }

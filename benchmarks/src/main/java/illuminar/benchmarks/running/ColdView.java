@@ -12,7 +12,6 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.stream.Stream;
 
 /** One view of five frames of 24 MP: taken in, then opened after restarts. */
 final class ColdView implements Measure {
@@ -25,27 +24,26 @@ final class ColdView implements Measure {
       Visitor visitor = new Visitor(server.url()).signedIn();
       String shoot = visitor.demoShoot();
       List<String> others = new ArrayList<>();
+      Photographer photographer = new Photographer(visitor);
       // the first time, code is compiled
-      visitor.done(shoot, visitor.takeInCard(shoot).path("id").asString());
+      String view = photographer.takeInCard(shoot).get(0);
       double taken = Double.POSITIVE_INFINITY;
       double fused = Double.POSITIVE_INFINITY;
       for (int round = 0; round < 2; round++) {
-        fused = Math.min(fused, Reference.fusing(files(card)));
-        others.add(visitor.json("/api/shoots/" + shoot).at("/views/0/id").asString());
-        String again = newShoot(visitor);
+        fused = Math.min(fused, Reference.fusing(Folders.files(card)));
+        others.add(view);
+        String again = photographer.newShoot("Again");
         clear(server.home().resolve("kept"));
-        for (Path frame : files(server.card())) {
+        for (Path frame : Folders.files(server.card())) {
           // a file with another time is another file
           Files.setLastModifiedTime(frame, FileTime.from(Instant.now()));
         }
         long start = System.nanoTime();
-        visitor.done(again, visitor.takeInCard(again).path("id").asString());
+        view = photographer.takeInCard(again).get(0);
         taken = Math.min(taken, (System.nanoTime() - start) / 1e6);
-        shoot = again;
       }
       speeds.times("card to first version, 24 MP × 5", taken, fused, 1.5);
       speeds.most("kept of the view", bytes(server.home().resolve("kept")) / 1e6, "MB", 80);
-      String view = visitor.json("/api/shoots/" + shoot).at("/views/0/id").asString();
       double[] first = new double[ROUNDS];
       double[] piece = new double[ROUNDS];
       double[] sharp = new double[ROUNDS];
@@ -64,13 +62,6 @@ final class ColdView implements Measure {
       speeds.most("the sharp picture after it", middle(sharp), "ms", 1500);
       speeds.most("cold view, 24 MP × 5, first piece at 1:1", middle(piece), "ms", 1500);
     }
-  }
-
-  private static String newShoot(Visitor visitor) {
-    return Visitor.JSON
-        .readTree(visitor.post("/api/shoots", "{\"name\":\"Again\"}").body())
-        .path("id")
-        .asString();
   }
 
   /** Nothing of the view is in memory then; others were worked on, as in the middle of a day. */
@@ -95,28 +86,16 @@ final class ColdView implements Measure {
     return sorted[sorted.length / 2];
   }
 
-  private static List<Path> files(Path folder) throws IOException {
-    try (Stream<Path> all = Files.list(folder)) {
-      return all.sorted().toList();
-    }
-  }
-
   private static void clear(Path folder) throws IOException {
-    List<Path> all = new ArrayList<>();
-    try (Stream<Path> walk = Files.walk(folder)) {
-      walk.filter(Files::isRegularFile).forEach(all::add);
-    }
-    for (Path p : all) {
+    for (Path p : Folders.files(folder)) {
       Files.delete(p);
     }
   }
 
   private static double bytes(Path folder) throws IOException {
     long sum = 0;
-    try (Stream<Path> walk = Files.walk(folder)) {
-      for (Path p : walk.filter(Files::isRegularFile).toList()) {
-        sum += Files.size(p);
-      }
+    for (Path p : Folders.files(folder)) {
+      sum += Files.size(p);
     }
     return sum;
   }

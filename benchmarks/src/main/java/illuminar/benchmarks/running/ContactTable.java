@@ -3,18 +3,13 @@ package illuminar.benchmarks.running;
 import illuminar.benchmarks.Speeds;
 import illuminar.server.TestServer;
 import illuminar.server.Visitor;
-import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
-import java.util.stream.Stream;
-import tools.jackson.databind.JsonNode;
 
 /** A shoot of forty small views after a restart: its covers, and twenty views delivered. */
 final class ContactTable implements Measure {
@@ -30,21 +25,8 @@ final class ContactTable implements Measure {
     try (TestServer server = new TestServer("running_table", card)) {
       Visitor visitor = new Visitor(server.url()).signedIn();
       String shoot = visitor.demoShoot();
-      JsonNode job = visitor.takeInCard(shoot);
-      while (!visitor
-          .json("/api/shoots/" + shoot + "/jobs")
-          .get(0)
-          .path("state")
-          .asString()
-          .matches("DONE|FAILED")) {
-        Thread.sleep(500);
-      }
-      System.out.println(visitor.done(shoot, job.path("id").asString()).path("state"));
-      List<String> views = new ArrayList<>();
-      visitor
-          .json("/api/shoots/" + shoot)
-          .path("views")
-          .forEach(v -> views.add(v.path("id").asString()));
+      Photographer photographer = new Photographer(visitor);
+      List<String> views = photographer.takeInCard(shoot);
       if (views.size() != VIEWS) {
         throw new IllegalStateException(views.size() + " views");
       }
@@ -62,7 +44,14 @@ final class ContactTable implements Measure {
           (System.nanoTime() - start) / 1e6,
           "ms",
           1000);
-      deliver(speeds, server, visitor, shoot, views.subList(0, DELIVERED));
+      Path kept = server.home().resolve("kept");
+      Set<Path> before = Set.copyOf(Folders.files(kept));
+      photographer.deliver(shoot, views.subList(0, DELIVERED));
+      speeds.most(
+          "twenty JPEGs delivered from cold views: what was found anew",
+          (double) Folders.files(kept).stream().filter(f -> !before.contains(f)).count(),
+          "findings",
+          0);
     }
   }
 
@@ -78,32 +67,5 @@ final class ContactTable implements Measure {
       }
     }
     browser.shutdown();
-  }
-
-  private static void deliver(
-      Speeds speeds, TestServer server, Visitor visitor, String shoot, List<String> views)
-      throws IOException {
-    Set<Path> before = kept(server);
-    String order =
-        "{\"views\":[\"%s\"],\"formats\":[\"JPEG\"],\"longEdge\":0,\"quality\":92,\"copyright\":\"\"}"
-            .formatted(String.join("\",\"", views));
-    JsonNode job =
-        Visitor.JSON.readTree(visitor.post("/api/shoots/" + shoot + "/delivery", order).body());
-    String state = visitor.done(shoot, job.path("id").asString()).path("state").asString();
-    if (!state.equals("DONE")) {
-      throw new IllegalStateException("the delivery is " + state);
-    }
-    Set<Path> after = kept(server);
-    after.removeAll(before);
-    speeds.most(
-        "twenty JPEGs delivered from cold views: what was found anew", after.size(), "findings", 0);
-  }
-
-  private static Set<Path> kept(TestServer server) throws IOException {
-    Set<Path> out = new HashSet<>();
-    try (Stream<Path> walk = Files.walk(server.home().resolve("kept"))) {
-      walk.filter(Files::isRegularFile).forEach(out::add);
-    }
-    return out;
   }
 }

@@ -1,7 +1,6 @@
 package illuminar.benchmarks.running;
 
 import illuminar.benchmarks.Speeds;
-import illuminar.server.TestServer;
 import illuminar.server.Visitor;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -10,7 +9,6 @@ import java.util.List;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
-import tools.jackson.databind.JsonNode;
 
 /** Eight benches on eight views of five frames of 24 MP at once, in a heap of 4 GB. */
 final class EightPeople implements Measure {
@@ -23,33 +21,17 @@ final class EightPeople implements Measure {
   @Override
   public void measure(Speeds speeds) throws Exception {
     Path card = Cards.of("people", Path.of("demo/card"), 6000, PEOPLE, 5);
-    try (TestServer prepared = new TestServer("running_people", card)) {
-      prepared.stop();
-      int port = Processes.freePort();
-      Process process = prepared.process(port, "-Xmx4g");
-      try {
-        String url = "http://127.0.0.1:" + port;
-        Processes.answers(url);
-        Visitor visitor = new Visitor(url).signedIn();
-        String shoot = visitor.demoShoot();
-        LargestView.ended(visitor, shoot, visitor.takeInCard(shoot));
-        List<String> views = new ArrayList<>();
-        for (JsonNode v : visitor.json("/api/shoots/" + shoot).path("views")) {
-          views.add(v.path("id").asString());
-        }
-        double[] waited = pictures(url, visitor, views);
-        System.out.println(Arrays.toString(waited));
-        speeds.most(
-            "eight people on eight views in 4 GB: sharp pictures and 1:1 pieces, longest wait",
-            waited[waited.length - 1],
-            "ms",
-            PATIENCE);
-        speeds.most("the same, middle wait", waited[waited.length / 2], "ms", PATIENCE);
-      } finally {
-        process.destroy();
-        process.waitFor();
-        prepared.start();
-      }
+    try (Separate server = new Separate("running_people", card, "-Xmx4g")) {
+      Visitor visitor = new Visitor(server.url()).signedIn();
+      List<String> views = new Photographer(visitor).takeInCard(visitor.demoShoot());
+      double[] waited = pictures(server.url(), visitor, views);
+      System.out.println(Arrays.toString(waited));
+      speeds.most(
+          "eight people on eight views in 4 GB: sharp pictures and 1:1 pieces, longest wait",
+          waited[waited.length - 1],
+          "ms",
+          PATIENCE);
+      speeds.most("the same, middle wait", waited[waited.length / 2], "ms", PATIENCE);
     }
   }
 

@@ -1,7 +1,6 @@
 package illuminar.benchmarks.running;
 
 import illuminar.benchmarks.Speeds;
-import illuminar.server.TestServer;
 import illuminar.server.Visitor;
 import java.net.URI;
 import java.net.http.HttpResponse;
@@ -23,55 +22,43 @@ final class Sending implements Measure {
   private static final int BYTES = 10_000_000;
   private static final int AT_ONCE = 3;
 
+  /** Files that are sent before, so that code is compiled. */
+  private static final int FIRST = 20;
+
   private record Sent(String name, byte[] bytes, String sha256) {}
 
   @Override
   public void measure(Speeds speeds) throws Exception {
-    try (TestServer prepared =
-        new TestServer("running_sending", Files.createTempDirectory("illuminar-empty"))) {
-      prepared.stop();
-      int port = Processes.freePort();
-      Process process = prepared.process(port, "-Xmx1g");
-      try {
-        String url = "http://127.0.0.1:" + port;
-        Processes.answers(url);
-        Visitor visitor = new Visitor(url).signedIn();
-        String shoot =
-            Visitor.JSON
-                .readTree(visitor.post("/api/shoots", "{\"name\":\"Sent\"}").body())
-                .path("id")
-                .asString();
-        List<Sent> files = files();
-        for (Sent file : files.subList(0, 20)) {
-          send(url, visitor, shoot, file);
-        }
-        double before = Processes.resident(process);
-        long start = System.nanoTime();
-        ExecutorService browser = Executors.newFixedThreadPool(AT_ONCE);
-        List<Future<?>> sent = new ArrayList<>();
-        for (Sent file : files.subList(20, FILES)) {
-          sent.add(browser.submit(() -> send(url, visitor, shoot, file)));
-        }
-        for (Future<?> f : sent) {
-          f.get();
-        }
-        browser.shutdown();
-        double seconds = (System.nanoTime() - start) / 1e9;
-        speeds.least(
-            "sending JPEGs of 10 MB, three at a time, checked and synced",
-            (FILES - 20) * (double) BYTES / 1e6 / seconds,
-            "MB/s",
-            150);
-        speeds.most(
-            "memory that the server grew by meanwhile, 1800 MB sent",
-            Processes.resident(process) - before,
-            "MB",
-            100);
-      } finally {
-        process.destroy();
-        process.waitFor();
-        prepared.start();
+    Path empty = Files.createTempDirectory("illuminar-empty");
+    try (Separate server = new Separate("running_sending", empty, "-Xmx1g")) {
+      Visitor visitor = new Visitor(server.url()).signedIn();
+      String shoot = new Photographer(visitor).newShoot("Sent");
+      List<Sent> files = files();
+      for (Sent file : files.subList(0, FIRST)) {
+        send(server.url(), visitor, shoot, file);
       }
+      double before = server.resident();
+      long start = System.nanoTime();
+      ExecutorService browser = Executors.newFixedThreadPool(AT_ONCE);
+      List<Future<?>> sent = new ArrayList<>();
+      for (Sent file : files.subList(FIRST, FILES)) {
+        sent.add(browser.submit(() -> send(server.url(), visitor, shoot, file)));
+      }
+      for (Future<?> f : sent) {
+        f.get();
+      }
+      browser.shutdown();
+      double seconds = (System.nanoTime() - start) / 1e9;
+      speeds.least(
+          "sending JPEGs of 10 MB, three at a time, checked and synced",
+          (FILES - FIRST) * (double) BYTES / 1e6 / seconds,
+          "MB/s",
+          150);
+      speeds.most(
+          "memory that the server grew by meanwhile, 1800 MB sent",
+          server.resident() - before,
+          "MB",
+          100);
     }
   }
 

@@ -11,6 +11,7 @@ import java.nio.ByteBuffer;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.zip.CRC32C;
 
 /**
  * A frame's coarser levels as bytes: how far each code is off the plane through its neighbours, in
@@ -49,6 +50,7 @@ record Levels(int width, int height, boolean linear, List<Level> levels) {
     out.writeInt(levels.size());
     for (byte[] packed : levels.parallelStream().map(Levels::packed).toList()) {
       out.writeInt(packed.length);
+      out.writeInt(sum(packed));
       out.write(packed);
     }
     out.flush();
@@ -61,13 +63,25 @@ record Levels(int width, int height, boolean linear, List<Level> levels) {
     boolean linear = in.readBoolean();
     List<byte[]> packed = new ArrayList<>();
     for (int n = in.readInt(); n > 0; n--) {
-      packed.add(in.readNBytes(in.readInt()));
+      int length = in.readInt();
+      int sum = in.readInt();
+      byte[] level = in.readNBytes(length);
+      if (level.length != length || sum(level) != sum) {
+        throw new IOException("a level is damaged");
+      }
+      packed.add(level);
     }
     List<Level> levels = new ArrayList<>();
     for (byte[] p : packed) {
       levels.add(unpacked(p));
     }
     return new Levels(width, height, linear, levels);
+  }
+
+  private static int sum(byte[] of) {
+    CRC32C sum = new CRC32C();
+    sum.update(of);
+    return (int) sum.getValue();
   }
 
   /** Codes that share one width in bits. */
@@ -117,17 +131,13 @@ record Levels(int width, int height, boolean linear, List<Level> levels) {
     return codes[i - 1] + codes[i - w] - codes[i - w - 1];
   }
 
-  private static Level unpacked(byte[] in) throws IOException {
+  private static Level unpacked(byte[] in) {
     ByteBuffer head = ByteBuffer.wrap(in);
     int power = head.getInt();
     int w = head.getInt();
     int h = head.getInt();
     char[] codes = new char[Math.multiplyExact(3, Math.multiplyExact(w, h))];
-    try {
-      spread(in, codes);
-    } catch (ArrayIndexOutOfBoundsException e) {
-      throw new IOException("a level is cut short", e);
-    }
+    spread(in, codes);
     for (int first = 0; first < codes.length; first += w) {
       boolean top = first / w % h == 0;
       codes[first] += top ? 0 : codes[first - w];

@@ -106,7 +106,11 @@ class KeptTest {
       assertThat(got.get(i).width()).isEqualTo(want.get(i).width());
       assertThat(got.get(i).codes()).isEqualTo(want.get(i).codes());
     }
-    Files.write(file("frames/2/abc"), new byte[] {1, 2, 3});
+    byte[] written = Files.readAllBytes(file("frames/3/abc"));
+    written[written.length / 2] ^= 1;
+    Files.write(file("frames/3/abc"), written);
+    assertThat(frames.find("abc", KeptTest::codes)).as("one bit is another").isEmpty();
+    Files.write(file("frames/3/abc"), new byte[] {1, 2, 3});
     assertThat(frames.find("abc", KeptTest::codes)).as("made anew").isEmpty();
   }
 

@@ -28,6 +28,21 @@ public final class MergedLight {
   /** Rows that are added in one go. */
   private static final int BAND = 64;
 
+  /**
+   * Display-linear values between which a pixel is trusted wholly, whatever its code is exactly.
+   */
+  private static final float SURE_FROM = (float) Srgb.decode(0.1201);
+
+  private static final float SURE_TO = (float) Srgb.decode(0.8199);
+
+  /** From here on it is burnt, likewise. */
+  private static final float BURNT = (float) Srgb.decode(0.9701);
+
+  /** Trust where a frame tells nothing, and where it tells all. */
+  private static final float LEAST = 1e-9f;
+
+  private static final float WHOLLY = LEAST + 1f * (0.02f + 1f);
+
   private final Response response;
   private final List<String> frames;
   private final float[] time;
@@ -163,19 +178,9 @@ public final class MergedLight {
     return sum;
   }
 
-  /**
-   * Display-linear values between which a pixel is trusted wholly, whatever its code is exactly.
-   */
-  private static final float SURE_FROM = (float) Srgb.decode(0.1201);
-
-  private static final float SURE_TO = (float) Srgb.decode(0.8199);
-
-  /** From here on it is burnt, likewise. */
-  private static final float BURNT = (float) Srgb.decode(0.9701);
-
   /** Trust in a pixel by its codes, which most pixels need not be asked for. */
   static float trust(Picture p, int i, boolean shortest, boolean longest) {
-    float most = Math.max(p.r()[i], Math.max(p.g()[i], p.b()[i]));
+    float most = p.mostAt(i);
     float least = Math.min(p.r()[i], Math.min(p.g()[i], p.b()[i]));
     if (most <= SURE_TO && least >= SURE_FROM) {
       return WHOLLY;
@@ -216,9 +221,6 @@ public final class MergedLight {
     }
     return true;
   }
-
-  private static final float LEAST = 1e-9f;
-  private static final float WHOLLY = LEAST + 1f * (0.02f + 1f);
 
   /** Trust in a pixel: none at the top of the codes, little at the bottom. */
   public static float trust(float most, float least, boolean shortest, boolean longest) {
