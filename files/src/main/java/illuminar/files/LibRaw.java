@@ -1,5 +1,6 @@
 package illuminar.files;
 
+import illuminar.core.colour.Primaries;
 import illuminar.core.frame.Codes;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -11,7 +12,7 @@ import java.util.List;
 /**
  * Raw files of cameras, read by LibRaw in a process that may take neither long nor much memory: the
  * camera's black and white levels and its white balance, clipped where the sensor clips, its
- * colours by its matrix to sRGB primaries, 16-bit codes proportional to light.
+ * colours by its matrix to sRGB's primaries, wide 16-bit codes proportional to light.
  */
 final class LibRaw {
   private static final String DEVELOP = "dcraw_emu";
@@ -64,12 +65,14 @@ final class LibRaw {
 
   private Codes developed(String... more) throws BadPicture {
     // 16 bits without brightening, the camera's white balance, white where the sensor is full and
-    // not where the brightest pixel is, sRGB primaries, to standard output
+    // not where the brightest pixel is, ROMM RGB's primaries, to standard output
     List<String> command =
-        new ArrayList<>(List.of(DEVELOP, "-4", "-w", "-c", "0", "-o", "1", "-Z", "-"));
+        new ArrayList<>(List.of(DEVELOP, "-4", "-w", "-c", "0", "-o", "4", "-Z", "-"));
     command.addAll(List.of(more));
     command.add(file.toString());
-    return run(command, out -> Ppm.read(out, FileKind.RAW, name, true));
+    Codes codes = run(command, out -> Ppm.read(out, FileKind.RAW, name, true));
+    return new OtherPrimaries(Primaries.ROMM)
+        .codes(codes.width(), codes.height(), codes.sixteen(), OtherPrimaries.Light.LINEAR, true);
   }
 
   /** Runs one of LibRaw's commands. */

@@ -58,9 +58,9 @@ public record Mosaic(int width, int height, short[] counts) {
         int at = 3 * (y * light.width() + x);
         double sum = 0;
         for (int c = 0; c < 3; c++) {
-          sum += filter[c] * (light.sixteen()[at + c] & 65535);
+          sum += filter[c] * light.at(at + c);
         }
-        double share = Math.max(0, Math.min(1, sum / 65535));
+        double share = Math.max(0, Math.min(1, sum));
         out[y * w + x] = (short) Math.round(BLACK + share * (WHITE - BLACK));
       }
     }

@@ -1,8 +1,6 @@
 package illuminar.files;
 
-import illuminar.core.colour.Matrix3;
 import illuminar.core.colour.Primaries;
-import illuminar.core.colour.Space;
 import illuminar.core.colour.Srgb;
 import illuminar.core.frame.Codes;
 import java.awt.Transparency;
@@ -167,36 +165,15 @@ final class PngColours {
     return new Primaries(p[2], p[3], p[4], p[5], p[6], p[7], p[0], p[1]);
   }
 
-  /** 16-bit codes in sRGB; what lies beyond it is brought to its edge. */
+  /** 16-bit codes of sRGB's primaries. */
   private static Codes converted(Codes codes, DoubleUnaryOperator light, Primaries primaries) {
-    float[] to = toSrgb(primaries).floats();
-    int deep = codes.is8() ? 255 : 65535;
-    float[] table = new float[deep + 1];
-    for (int v = 0; v <= deep; v++) {
-      table[v] = (float) light.applyAsDouble((double) v / deep);
-    }
-    int n = codes.width() * codes.height() * 3;
-    short[] out = new short[n];
-    float[] rgb = new float[3];
-    for (int i = 0; i < n; i += 3) {
-      Matrix3.apply(
-          to, table[code(codes, i)], table[code(codes, i + 1)], table[code(codes, i + 2)], rgb);
-      for (int c = 0; c < 3; c++) {
-        float shown = Srgb.encodeFast(rgb[c]);
-        out[i + c] = (short) Math.round(shown * 65535);
-      }
-    }
-    return Codes.of16(codes.width(), codes.height(), out, false);
-  }
-
-  private static int code(Codes codes, int i) {
-    return codes.is8() ? codes.eight()[i] & 255 : codes.sixteen()[i] & 65535;
-  }
-
-  private static Matrix3 toSrgb(Primaries from) {
-    double[] white = Space.xyz(from.whiteX(), from.whiteY());
-    Matrix3 adapted = Space.adapt(white, Space.xyz(Space.D65_X, Space.D65_Y));
-    return Space.SRGB_TO_XYZ.inverse().after(adapted).after(from.toXyz());
+    return new OtherPrimaries(primaries)
+        .codes(
+            codes.width(),
+            codes.height(),
+            SrgbCodes.deep(codes),
+            code -> (float) light.applyAsDouble(code / 65535.0),
+            false);
   }
 
   /** The profile in a chunk: a name, a zero, a method, and it deflated. */

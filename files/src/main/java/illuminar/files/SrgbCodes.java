@@ -1,7 +1,9 @@
 package illuminar.files;
 
+import illuminar.core.colour.Primaries;
 import illuminar.core.colour.Srgb;
 import illuminar.core.frame.Codes;
+import illuminar.core.picture.Bands;
 import java.awt.color.CMMException;
 import java.awt.color.ColorSpace;
 import java.awt.color.ICC_ColorSpace;
@@ -18,13 +20,17 @@ import java.awt.image.Raster;
 import java.awt.image.WritableRaster;
 
 /**
- * The codes of a decoded picture in sRGB: by its profile, where it has another; what lies beyond
- * sRGB is brought to its edge. 16-bit pictures whose profile is proportional to light stay so.
- * Source: ICC.1, by Java's own colour management.
+ * The codes of a decoded picture with sRGB's primaries: by its profile, where it has another; wide
+ * codes where that reaches beyond sRGB. 16-bit pictures whose profile is proportional to light stay
+ * so. Source: ICC.1, by Java's own colour management, over ROMM RGB (ISO 22028-2), which holds
+ * nearly all colours that surfaces have.
  */
 final class SrgbCodes {
   /** How much a profile's numbers may differ from sRGB's that is meant to be it. */
   private static final double ALIKE = 0.003;
+
+  /** Rows that one thread converts at a time. */
+  private static final int BAND = 256;
 
   private SrgbCodes() {}
 
@@ -46,8 +52,78 @@ final class SrgbCodes {
       throw new BadPicture(name, "only 8 and 16 bits per channel can be read");
     }
     boolean grey = space == ColorSpace.TYPE_GRAY && !palette;
+    if (!grey && !palette && wide(image.getColorModel().getColorSpace())) {
+      Codes raw = Codes.of8(image.getWidth(), image.getHeight(), samples(raster));
+      return wide(deep(raw), image, false);
+    }
     byte[] codes = grey ? grey(raster) : eight(image, palette);
     return Codes.of8(image.getWidth(), image.getHeight(), codes);
+  }
+
+  /** 16-bit codes of the same values; a new array. */
+  static short[] deep(Codes codes) {
+    if (!codes.is8()) {
+      return codes.sixteen().clone();
+    }
+    short[] out = new short[codes.eight().length];
+    for (int i = 0; i < out.length; i++) {
+      out[i] = (short) (257 * (codes.eight()[i] & 255));
+    }
+    return out;
+  }
+
+  /** Red, green, blue as they lie in a raster of 8 bits. */
+  private static byte[] samples(Raster raster) {
+    int w = raster.getWidth();
+    int bands = raster.getNumBands();
+    byte[] out = new byte[3 * w * raster.getHeight()];
+    int[] row = new int[w * bands];
+    for (int y = 0; y < raster.getHeight(); y++) {
+      raster.getPixels(0, y, w, 1, row);
+      for (int i = 0; i < 3 * w; i++) {
+        out[3 * y * w + i] = (byte) row[i / 3 * bands + i % 3];
+      }
+    }
+    return out;
+  }
+
+  private static final class Wide {
+    static final ICC_Profile DISPLAY = RgbProfile.of(Primaries.ROMM, false, "wide");
+    static final ICC_Profile LINEAR = RgbProfile.of(Primaries.ROMM, true, "wide linear");
+    static final OtherPrimaries PRIMARIES = new OtherPrimaries(Primaries.ROMM);
+  }
+
+  /** Whether the colours of a profile reach beyond sRGB: its primaries and what they mix to. */
+  private static boolean wide(ColorSpace space) {
+    if (plain(space)) {
+      return false;
+    }
+    short[] ends = new short[3 * 6];
+    for (int k = 0; k < 6; k++) {
+      for (int c = 0; c < 3; c++) {
+        ends[3 * k + c] = (short) ((k + 1 >> c & 1) * 65535);
+      }
+    }
+    convert(ends, 6, 1, space, Wide.LINEAR);
+    for (int k = 0; k < 18; k += 3) {
+      float r = OtherPrimaries.Light.LINEAR.of(ends[k] & 65535);
+      float g = OtherPrimaries.Light.LINEAR.of(ends[k + 1] & 65535);
+      float b = OtherPrimaries.Light.LINEAR.of(ends[k + 2] & 65535);
+      if (OtherPrimaries.beyond(Wide.PRIMARIES.light(r, g, b))) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  /** Wide codes of those of an image's profile, which are written anew. */
+  private static Codes wide(short[] codes, BufferedImage image, boolean linear) {
+    int w = image.getWidth();
+    int h = image.getHeight();
+    ColorSpace space = image.getColorModel().getColorSpace();
+    convert(codes, w, h, space, linear ? Wide.LINEAR : Wide.DISPLAY);
+    return Wide.PRIMARIES.codes(
+        w, h, codes, linear ? OtherPrimaries.Light.LINEAR : OtherPrimaries.Light.DISPLAY, linear);
   }
 
   /** Codes of grey are display codes; Java would take them for light. */
@@ -113,24 +189,33 @@ final class SrgbCodes {
     ColorSpace space = image.getColorModel().getColorSpace();
     boolean linear = linear(space);
     if (bands >= 3 && !plain(space) && !meant(space, ColorSpace.CS_LINEAR_RGB)) {
-      convert(out, w, h, space, linear ? ColorSpace.CS_LINEAR_RGB : ColorSpace.CS_sRGB);
+      if (wide(space)) {
+        return wide(out, image, linear);
+      }
+      int to = linear ? ColorSpace.CS_LINEAR_RGB : ColorSpace.CS_sRGB;
+      convert(out, w, h, space, ICC_Profile.getInstance(to));
     }
     return Codes.of16(w, h, out, linear);
   }
 
   /** {@code codes} is modified. */
-  private static void convert(short[] codes, int w, int h, ColorSpace from, int to) {
-    ICC_Profile[] way = {((ICC_ColorSpace) from).getProfile(), ICC_Profile.getInstance(to)};
-    ColorConvertOp op = new ColorConvertOp(way, null);
-    short[] rows = new short[3 * w];
-    WritableRaster in = interleaved(new short[3 * w], w);
-    WritableRaster out = interleaved(rows, w);
-    for (int y = 0; y < h; y++) {
-      in.setDataElements(
-          0, 0, w, 1, java.util.Arrays.copyOfRange(codes, 3 * y * w, 3 * (y + 1) * w));
-      op.filter(in, out);
-      System.arraycopy(rows, 0, codes, 3 * y * w, 3 * w);
-    }
+  private static void convert(short[] codes, int w, int h, ColorSpace from, ICC_Profile to) {
+    ICC_Profile[] way = {((ICC_ColorSpace) from).getProfile(), to};
+    Bands.of(
+        h,
+        BAND,
+        (first, end) -> {
+          ColorConvertOp op = new ColorConvertOp(way, null);
+          short[] row = new short[3 * w];
+          short[] converted = new short[3 * w];
+          WritableRaster in = interleaved(row, w);
+          WritableRaster out = interleaved(converted, w);
+          for (int y = first; y < end; y++) {
+            System.arraycopy(codes, 3 * y * w, row, 0, 3 * w);
+            op.filter(in, out);
+            System.arraycopy(converted, 0, codes, 3 * y * w, 3 * w);
+          }
+        });
   }
 
   private static WritableRaster interleaved(short[] row, int w) {
@@ -172,6 +257,9 @@ final class SrgbCodes {
       return Math.pow(code, rgb.getGamma(ICC_ProfileRGB.GREENCOMPONENT));
     } catch (ProfileDataException e) {
       short[] curve = rgb.getTRC(ICC_ProfileRGB.GREENCOMPONENT);
+      if (curve.length == 0) {
+        return code; // no points stand for a straight line
+      }
       return (curve[(int) Math.round(code * (curve.length - 1))] & 65535) / 65535.0;
     }
   }
@@ -183,7 +271,7 @@ final class SrgbCodes {
     }
     try {
       return icc.getProfile() instanceof ICC_ProfileRGB rgb
-          && Math.abs(rgb.getGamma(ICC_ProfileRGB.GREENCOMPONENT) - 1) < 0.01;
+          && Math.abs(light(rgb, 0.5) - 0.5) < 0.003;
     } catch (ProfileDataException | CMMException e) {
       return false;
     }

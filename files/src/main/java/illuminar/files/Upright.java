@@ -28,7 +28,7 @@ final class Upright {
         }
       }
     }
-    return new Codes(w, h, eight, sixteen, in.linear());
+    return new Codes(w, h, eight, sixteen, in.linear(), in.wide());
   }
 
   private static int source(int x, int y, int w, int h, int orientation) {

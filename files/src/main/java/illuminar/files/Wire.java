@@ -101,6 +101,7 @@ final class Wire {
     out.writeInt(codes.height());
     out.writeBoolean(codes.is8());
     out.writeBoolean(codes.linear());
+    out.writeBoolean(codes.wide());
     if (codes.is8()) {
       Chunks.write(codes.eight(), out);
       return;
@@ -121,6 +122,7 @@ final class Wire {
     }
     boolean eight = in.readBoolean();
     boolean linear = in.readBoolean();
+    boolean wide = in.readBoolean();
     int n = 3 * size.width() * size.height();
     if (eight) {
       byte[] all = new byte[n];
@@ -134,6 +136,6 @@ final class Wire {
       in.readFully(some.array(), 0, 2 * k);
       some.clear().asShortBuffer().get(all, i, k);
     }
-    return Codes.of16(size.width(), size.height(), all, linear);
+    return new Codes(size.width(), size.height(), new byte[0], all, linear, wide);
   }
 }

@@ -76,9 +76,7 @@ class PngColoursTest {
     Codes codes = PictureReader.pixels(file, "p.png");
     double[] out = new double[3];
     for (int c = 0; c < 3; c++) {
-      int i = 3 * 100 + c;
-      out[c] =
-          codes.is8() ? (codes.eight()[i] & 255) / 255.0 : (codes.sixteen()[i] & 65535) / 65535.0;
+      out[c] = codes.at(3 * 100 + c);
     }
     return out;
   }
@@ -123,6 +121,17 @@ class PngColoursTest {
     same(read(png(128, 128, 128, cicp(12, 13, 0, 1))), 128, 128, 128);
   }
 
+  /**
+   * Green of Display P3 is color(srgb -0.5116 1.0183 -0.3107). Source: W3C CSS Color 4, its code.
+   */
+  @Test
+  void whatSrgbCannotShowIsKept() throws Exception {
+    double[] green = read(png(0, 255, 0, cicp(12, 13, 0, 1)));
+    assertThat(green[0]).isCloseTo(-0.5116, within(0.001));
+    assertThat(green[1]).isCloseTo(1.0183, within(0.001));
+    assertThat(green[2]).isCloseTo(-0.3107, within(0.001));
+  }
+
   @Test
   void widePrimariesAreReadByTheirNumbersOrTheirProfile() throws Exception {
     double[] want = Space.WORK_TO_SRGB.apply(140 / 255.0, 130 / 255.0, 100 / 255.0);
@@ -139,7 +148,7 @@ class PngColoursTest {
     for (int c = 0; c < 3; c++) {
       assertThat(byNumbers[c]).isCloseTo(Srgb.encode(want[c]), within(0.001));
       assertThat(byChunks[c]).isCloseTo(Srgb.encode(want[c]), within(0.001));
-      // in 8 bits, by Java's own colour management
+      // by Java's own colour management
       assertThat(byProfile[c]).isCloseTo(Srgb.encode(want[c]), within(0.006));
     }
   }

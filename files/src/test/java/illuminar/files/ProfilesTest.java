@@ -5,9 +5,11 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import illuminar.core.colour.Matrix3;
+import illuminar.core.colour.Primaries;
 import illuminar.core.colour.Space;
 import illuminar.core.colour.Srgb;
 import illuminar.core.frame.Codes;
+import java.awt.color.ICC_ProfileRGB;
 import java.awt.image.BufferedImage;
 import java.awt.image.WritableRaster;
 import java.io.ByteArrayOutputStream;
@@ -152,20 +154,77 @@ class ProfilesTest {
     assertThat(codes.linear()).isEqualTo(gamma == 1);
     double[] want = srgb(r, g, b, gamma);
     for (int c = 0; c < 3; c++) {
-      double is = (codes.sixteen()[3 * 40 + c] & 65535) / 65535.0;
+      double is = codes.at(3 * 40 + c);
       double expected = gamma == 1 ? want[c] : Srgb.encode(want[c]);
       assertThat(is).as("channel %d", c).isCloseTo(expected, within(0.003));
     }
   }
 
-  /** What sRGB cannot show comes to its edge; nothing turns over. */
-  @Test
-  void whatLiesBeyondIsBroughtToTheEdge() throws Exception {
+  /** What sRGB cannot show has channels below 0 and above 1, and is the same light. */
+  @ParameterizedTest
+  @CsvSource({
+    "0, 60000, 0, 2.2",
+    "60000, 0, 0, 2.2",
+    "6000, 9000, 50000, 2.2",
+    "0, 40000, 0, 1.0",
+    "60000, 8000, 4000, 1.0"
+  })
+  void whatLiesBeyondIsKept(int r, int g, int b, double gamma) throws Exception {
     Path file = dir.resolve("green.tif");
-    PictureWriter.tiff(even(0, 60000, 0), Legend.NONE, wide(2.2), file);
+    PictureWriter.tiff(even(r, g, b), Legend.NONE, wide(gamma), file);
     Codes codes = PictureReader.pixels(file, "green.tif");
-    assertThat(codes.sixteen()[0] & 65535).isLessThan(700);
-    assertThat(codes.sixteen()[1] & 65535).isGreaterThan(60000);
+    assertThat(codes.wide()).isTrue();
+    double[] want = srgb(r, g, b, gamma);
+    for (int c = 0; c < 3; c++) {
+      double is = codes.at(3 * 40 + c);
+      double light = gamma == 1 ? is : Srgb.decodeWide((float) is);
+      assertThat(light).as("channel %d", c).isCloseTo(want[c], within(0.004));
+    }
+  }
+
+  /** In 8 bits too, by a part of the picture's codes' steps. */
+  @Test
+  void eightBitsOfAWideProfileAreKept() throws Exception {
+    BufferedImage image = new BufferedImage(SIDE, SIDE, BufferedImage.TYPE_3BYTE_BGR);
+    for (int i = 0; i < SIDE * SIDE; i++) {
+      image.setRGB(i % SIDE, i / SIDE, 10 << 16 | 200 << 8 | 60);
+    }
+    Path file = dir.resolve("eight.tif");
+    PictureWriter.tiff(image, Legend.NONE, wide(2.2), file);
+    Codes codes = PictureReader.pixels(file, "eight.tif");
+    assertThat(codes.wide()).isTrue();
+    double[] want = srgb(10 * 257, 200 * 257, 60 * 257, 2.2);
+    for (int c = 0; c < 3; c++) {
+      double light = Srgb.decodeWide((float) codes.at(3 * 40 + c));
+      assertThat(light).as("channel %d", c).isCloseTo(want[c], within(0.002));
+    }
+  }
+
+  /** A profile of sRGB's primaries with another curve needs no wide codes. */
+  @Test
+  void aNarrowProfileNeedsNoWideCodes() throws Exception {
+    Path file = dir.resolve("linear.tif");
+    byte[] profile = RgbProfile.of(Primaries.SRGB, true, "narrow").getData();
+    PictureWriter.tiff(even(30000, 20000, 1000), Legend.NONE, profile, file);
+    assertThat(PictureReader.pixels(file, "linear.tif").wide()).isFalse();
+  }
+
+  /** Our own profiles say what ICC.1 has of them, read by Java's colour management. */
+  @Test
+  void ownProfilesSayTheirPrimaries() {
+    ICC_ProfileRGB profile = (ICC_ProfileRGB) RgbProfile.of(Primaries.ROMM, true, "wide");
+    // ISO 22028-2, table 2: ROMM RGB's linear light to XYZ of D50
+    double[][] romm = {
+      {0.7977, 0.1352, 0.0313}, {0.2880, 0.7119, 0.0001}, {0.0000, 0.0000, 0.8249}
+    };
+    for (int i = 0; i < 9; i++) {
+      assertThat((double) profile.getMatrix()[i / 3][i % 3])
+          .isCloseTo(romm[i / 3][i % 3], within(0.001));
+    }
+    ICC_ProfileRGB display = (ICC_ProfileRGB) RgbProfile.of(Primaries.ROMM, false, "wide");
+    short[] curve = display.getTRC(ICC_ProfileRGB.GREENCOMPONENT);
+    double middle = (curve[curve.length / 2] & 65535) / 65535.0;
+    assertThat(middle).isCloseTo(Srgb.decode(0.5), within(0.0003));
   }
 
   /** Our own profile is left alone, bit by bit. */

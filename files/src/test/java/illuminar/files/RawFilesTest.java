@@ -95,7 +95,7 @@ class RawFilesTest {
       for (int x = PATCH / 4; x < 3 * PATCH / 4; x++) {
         int at = 3 * ((patch / 6 * PATCH + y) * codes.width() + patch % 6 * PATCH + x);
         for (int c = 0; c < 3; c++) {
-          sum[c] += (codes.sixteen()[at + c] & 65535) / 65535.0;
+          sum[c] += codes.at(at + c);
         }
         n++;
       }
@@ -121,6 +121,24 @@ class RawFilesTest {
     assertThat(sum / 24).isLessThan(packing == DngWriter.Packing.CURVED ? 0.6 : 0.3);
   }
 
+  /** A sensor sees more colours than sRGB shows; they are kept. */
+  @Test
+  void coloursBeyondSrgbComeBackThroughTheSensor() throws Exception {
+    double[][] beyond = {{-0.06, 0.4, -0.03}, {0.5, -0.03, 0.02}, {-0.05, 0.08, 0.45}};
+    for (double[] colour : beyond) {
+      short[] codes = new short[3 * 64 * 64];
+      for (int i = 0; i < codes.length; i++) {
+        codes[i] = Codes.wide((float) colour[i % 3]);
+      }
+      Path file = dng(Codes.ofWide(64, 64, codes, true), DngWriter.Packing.PLAIN, 1);
+      Codes back = PictureReader.pixels(file, "beyond.dng");
+      for (int c = 0; c < 3; c++) {
+        double is = back.at(3 * (32 * 64 + 32) + c);
+        assertThat(is).as("channel %d", c).isCloseTo(colour[c], within(0.01));
+      }
+    }
+  }
+
   /** Where the sensor is full the picture is white, whatever its white balance. */
   @Test
   void whatTheSensorClipsIsWhite() throws Exception {
@@ -131,7 +149,7 @@ class RawFilesTest {
             dng(Codes.of16(64, 64, codes, true), DngWriter.Packing.PLAIN, 1), "white.dng");
     int middle = 3 * (32 * 64 + 32);
     for (int c = 0; c < 3; c++) {
-      assertThat(back.sixteen()[middle + c] & 65535).isGreaterThan(65000);
+      assertThat(back.at(middle + c)).isCloseTo(1, within(0.008));
     }
   }
 
@@ -169,7 +187,7 @@ class RawFilesTest {
     assertThat(small.width()).isEqualTo(2 * PATCH);
     // what lay left of the first row lies on top at the right
     int right = 3 * (PATCH / 2 * codes.width() + codes.width() - PATCH / 2);
-    assertThat((codes.sixteen()[right] & 65535) / 65535.0).isCloseTo(CHART[0][0], within(0.01));
+    assertThat(codes.at(right)).isCloseTo(CHART[0][0], within(0.01));
   }
 
   @Test

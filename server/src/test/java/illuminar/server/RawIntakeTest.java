@@ -41,7 +41,7 @@ class RawIntakeTest {
     Codes codes = PictureReader.pixels(frame, name);
     byte[] rgb = new byte[3 * codes.width() * codes.height()];
     for (int i = 0; i < rgb.length; i++) {
-      rgb[i] = (byte) (255 * Math.sqrt((codes.sixteen()[i] & 65535) / 65535.0));
+      rgb[i] = (byte) (255 * Math.sqrt(Math.max(0, codes.at(i))));
     }
     try (OutputStream out = Files.newOutputStream(card.resolve(name + ".JPG"))) {
       PictureWriter.jpeg(

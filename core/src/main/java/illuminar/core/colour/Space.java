@@ -35,8 +35,7 @@ public final class Space {
       new Matrix3(0.8951, 0.2664, -0.1614, -0.7502, 1.7135, 0.0367, 0.0389, -0.0685, 1.0296);
 
   /** Linear BT.2020 to XYZ relative to D50. */
-  public static final Matrix3 WORK_TO_XYZ_D50 =
-      adapt(xyz(D65_X, D65_Y), D50_XYZ).after(WORK_TO_XYZ);
+  public static final Matrix3 WORK_TO_XYZ_D50 = toD50(xyz(D65_X, D65_Y)).after(WORK_TO_XYZ);
 
   /** Weights of linear BT.2020 in luminance Y. */
   public static final float LUMA_R = (float) WORK_TO_XYZ.d();
@@ -59,6 +58,11 @@ public final class Space {
   /** XYZ with Y = 1 of chromaticity x, y. */
   public static double[] xyz(double x, double y) {
     return new double[] {x / y, 1, (1 - x - y) / y};
+  }
+
+  /** Bradford adaptation to D50, of XYZ from a white as X, Y, Z. */
+  public static Matrix3 toD50(double[] from) {
+    return adapt(from, D50_XYZ);
   }
 
   /** Bradford adaptation of XYZ from one white to another; whites as X, Y, Z. */

@@ -78,6 +78,22 @@ public final class Srgb {
     return low + (ENCODE[i + 1] - low) * (at - i);
   }
 
+  /** {@link #encodeFast} not clamped: below 0 turned round it, as wide codes are. */
+  public static float encodeWide(float linear) {
+    if (linear < 0) {
+      return -encodeWide(-linear);
+    }
+    return linear > 1 ? (float) encode(linear) : encodeFast(linear);
+  }
+
+  /** {@link #decodeFast} not clamped, the way back of {@link #encodeWide}. */
+  public static float decodeWide(float code) {
+    if (code < 0) {
+      return -decodeWide(-code);
+    }
+    return code > 1 ? (float) decode(code) : decodeFast(code);
+  }
+
   /** Table form of {@link #decode}, clamped to [0, 1]; within 0.000001 of it. */
   public static float decodeFast(float code) {
     if (!(code > 0)) {

@@ -5,7 +5,8 @@ import java.util.function.DoubleUnaryOperator;
 /**
  * A curve over [0, 1] as a table that is quick to read: its steps run over the bits of a float from
  * 2⁻¹⁴ to 1, 256 to each doubling, straight between them and below. Beyond 1 it stays at its last
- * value.
+ * value; below 0, where channels of colours lie that sRGB cannot show, it is turned round its value
+ * at 0.
  */
 public final class Curve {
   private static final int SHIFT = 15;
@@ -35,7 +36,10 @@ public final class Curve {
       return t[ENTRIES];
     }
     if (!(x >= LEAST)) {
-      return x > 0 ? t[0] + (t[1] - t[0]) * (x * (1 / LEAST)) : t[0];
+      if (x <= -LEAST) {
+        return 2 * t[0] - at(-x);
+      }
+      return Float.isNaN(x) ? t[0] : t[0] + (t[1] - t[0]) * (x * (1 / LEAST));
     }
     int bits = Float.floatToRawIntBits(x);
     int i = (bits >> SHIFT) - FIRST + 1;

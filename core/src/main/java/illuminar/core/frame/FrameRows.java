@@ -54,7 +54,8 @@ public final class FrameRows {
   }
 
   /**
-   * Display-linear light of row {@code j} of the raster, sRGB primaries, written from {@code at}.
+   * Display-linear light of row {@code j} of the raster, sRGB primaries, written from {@code at};
+   * of wide frames colours that sRGB cannot show have channels below 0 or above 1.
    */
   public void light(int j, float[] r, float[] g, float[] b, int at) {
     light(j, 0, raster.width(), r, g, b, at);
@@ -97,7 +98,10 @@ public final class FrameRows {
     }
   }
 
-  /** sRGB codes in [0, 1] of pixels {@code first} up to {@code end} of row {@code j}. */
+  /**
+   * sRGB codes of pixels {@code first} up to {@code end} of row {@code j}: 0 to 1, of wide frames
+   * also beyond.
+   */
   public void codes(int j, int first, int end, float[] r, float[] g, float[] b) {
     if (!soft && source.codesAreStored()) {
       stored(j, first, end, r, g, b);
@@ -105,9 +109,9 @@ public final class FrameRows {
     }
     light(j, first, end, r, g, b, 0);
     for (int i = first; i < end; i++) {
-      r[i] = Srgb.encodeFast(r[i]);
-      g[i] = Srgb.encodeFast(g[i]);
-      b[i] = Srgb.encodeFast(b[i]);
+      r[i] = Srgb.encodeWide(r[i]);
+      g[i] = Srgb.encodeWide(g[i]);
+      b[i] = Srgb.encodeWide(b[i]);
     }
   }
 

@@ -154,6 +154,10 @@ abstract sealed class FrameSource {
     }
   }
 
+  static FrameSource of(Pyramid.Level level) {
+    return level.wide() ? new HalvedWide(level) : new Halved(level);
+  }
+
   /** A halved level: planes of 16-bit square roots of light. */
   static final class Halved extends FrameSource {
     private final char[] codes;
@@ -186,6 +190,38 @@ abstract sealed class FrameSource {
       r = sr * Halving.UNIT;
       g = sg * Halving.UNIT;
       b = sb * Halving.UNIT;
+    }
+  }
+
+  /** A halved level of a wide frame: planes of roots with their signs. */
+  static final class HalvedWide extends FrameSource {
+    private final char[] codes;
+    private final int plane;
+
+    HalvedWide(Pyramid.Level level) {
+      super(level.width(), level.height());
+      codes = level.codes();
+      plane = level.width() * level.height();
+    }
+
+    @Override
+    void area(int[] xs, float[] wx, int nx, int[] ys, float[] wy, int ny) {
+      float sr = 0;
+      float sg = 0;
+      float sb = 0;
+      for (int v = 0; v < ny; v++) {
+        int line = ys[v] * width;
+        for (int u = 0; u < nx; u++) {
+          int p = line + xs[u];
+          float weight = wx[u] * wy[v];
+          sr += Halving.wideLight(codes[p]) * weight;
+          sg += Halving.wideLight(codes[p + plane]) * weight;
+          sb += Halving.wideLight(codes[p + 2 * plane]) * weight;
+        }
+      }
+      r = sr;
+      g = sg;
+      b = sb;
     }
   }
 }

@@ -65,6 +65,11 @@ public record Frames(List<Frame> all, String anchor, Response response) {
     return all.stream().allMatch(f -> f.pixels().whole());
   }
 
+  /** Whether any of them can hold colours that sRGB cannot show. */
+  public boolean wide() {
+    return all.stream().anyMatch(f -> f.pixels().wide());
+  }
+
   public int width() {
     return anchorFrame().pixels().width();
   }

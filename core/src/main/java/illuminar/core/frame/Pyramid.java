@@ -11,8 +11,8 @@ import java.util.function.Supplier;
 
 /**
  * A frame's pixels at full size and at halved sizes, from which any raster is drawn. Values are
- * display-linear light in the camera's own rendition with sRGB primaries, in [0, 1]. Safe for many
- * threads.
+ * display-linear light in the camera's own rendition with sRGB primaries, in [0, 1]; of wide frames
+ * ({@link Codes}) colours that sRGB cannot show have channels beyond. Safe for many threads.
  *
  * <p>Halved levels are kept as 16-bit square roots of light. What is finer than the levels that are
  * held may be read when it is asked for, and let go again; what is drawn is the same.
@@ -26,8 +26,12 @@ public final class Pyramid {
   private final Turn reading = new Turn();
   private volatile Fine fine;
 
-  /** A halved level: {@code power} halvings of the full size; planar codes, three planes. */
-  public record Level(int power, int width, int height, char[] codes) {
+  /**
+   * A halved level: {@code power} halvings of the full size; planar codes, three planes.
+   *
+   * @param wide whether the roots carry signs, as wide codes
+   */
+  public record Level(int power, int width, int height, char[] codes, boolean wide) {
     long bytes() {
       return 2L * codes.length;
     }
@@ -105,6 +109,11 @@ public final class Pyramid {
   /** Whether the frame's codes are proportional to light. */
   public boolean linear() {
     return linear;
+  }
+
+  /** Whether it can hold colours that sRGB cannot show. */
+  public boolean wide() {
+    return levels.get(0).wide;
   }
 
   /** The levels that are halved at least {@code power} times, finest first. */
@@ -191,7 +200,7 @@ public final class Pyramid {
     for (int c = 0; c < 3; c++) {
       float[] light = out.channel(c);
       for (int i = 0; i < n; i++) {
-        light[i] = Halving.sq(l.codes[c * n + i]) * Halving.UNIT;
+        light[i] = Halving.light(l, c * n + i);
       }
     }
     return out;
@@ -202,7 +211,7 @@ public final class Pyramid {
     int power = power(raster.scale());
     return new FrameRows(
         raster,
-        power == 0 ? whole(fine().codes) : new FrameSource.Halved(level(power)),
+        power == 0 ? whole(fine().codes) : FrameSource.of(level(power)),
         Math.scalb(1.0, -power),
         toFrame,
         fullWidth,

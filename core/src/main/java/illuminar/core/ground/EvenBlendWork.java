@@ -76,7 +76,7 @@ public final class EvenBlendWork implements GroundWork {
           BAND,
           (from, to) -> {
             for (int i = from; i < to; i++) {
-              code[i] = Srgb.encodeFast(light[i]);
+              code[i] = Srgb.encodeWide(light[i]);
             }
           });
     }
@@ -147,6 +147,7 @@ public final class EvenBlendWork implements GroundWork {
     for (String id : blend.frames()) {
       frames.add(analysis.rows(id, raster));
     }
+    boolean wide = analysis.frames().wide();
     boolean calms = blend.calm() > 0;
     int shared = blend.frames().indexOf(blend.towards());
     FrameRows towards =
@@ -186,7 +187,8 @@ public final class EvenBlendWork implements GroundWork {
       for (int c = 0; c < 3; c++) {
         float[] into = out.channel(c);
         for (int i = 0; i < w; i++) {
-          into[j * w + i] = Srgb.decodeFast(sum[c][i]);
+          // of frames that sRGB can show, what the pyramids swing beyond is none of it
+          into[j * w + i] = wide ? Srgb.decodeWide(sum[c][i]) : Srgb.decodeFast(sum[c][i]);
         }
       }
     }
@@ -233,7 +235,7 @@ public final class EvenBlendWork implements GroundWork {
   private void calm(float[] code, float[] sum) {
     float calm = (float) blend.calm();
     for (int i = 0; i < sum.length; i++) {
-      float a = 0.5f + 0.5f * (Math.abs(sum[i]) - Math.abs(sum[i] - 1));
+      float a = Math.max(Math.min(0, code[i]), Math.min(Math.max(1, code[i]), sum[i]));
       sum[i] = a + calm * (code[i] - a);
     }
   }

@@ -200,8 +200,8 @@ public final class RadianceMergeWork implements GroundWork {
   }
 
   private static float mixed(float shown, float towards, float share) {
-    float code = Srgb.encodeFast(shown);
-    return Srgb.decodeFast(code + share * (towards - code));
+    float code = Srgb.encodeWide(Math.min(1, shown));
+    return Srgb.decodeWide(code + share * (towards - code));
   }
 
   /** A pixel as the camera would render it, as it was lit, or between. */

@@ -25,12 +25,13 @@ class CurveTest {
   }
 
   @Test
-  void endsAreExactAndBeyondThemNothingChanges() {
+  void endsAreExact() {
     Curve line = Curve.of(x -> 0.25 + x / 2);
     assertThat(line.at(0)).isEqualTo(0.25f);
     assertThat(line.at(1)).isEqualTo(0.75f);
     assertThat(line.at(7)).isEqualTo(0.75f);
-    assertThat(line.at(-3)).isEqualTo(0.25f);
+    assertThat(line.at(-0.5f)).as("turned round").isEqualTo(0);
+    assertThat(line.at(-3)).isEqualTo(-0.25f);
     assertThat(line.at(Float.NaN)).isEqualTo(0.25f);
   }
 

@@ -10,7 +10,7 @@ import org.springframework.stereotype.Component;
 @Component
 public class KeptFrames {
   /** Of how levels are made and written; files of another are not read. */
-  private static final int EDITION = 3;
+  private static final int EDITION = 4;
 
   private final Kept kept;
 

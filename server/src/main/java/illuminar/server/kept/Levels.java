@@ -47,6 +47,7 @@ record Levels(int width, int height, boolean linear, List<Level> levels) {
     out.writeInt(width);
     out.writeInt(height);
     out.writeBoolean(linear);
+    out.writeBoolean(levels.get(0).wide());
     out.writeInt(levels.size());
     for (byte[] packed : levels.parallelStream().map(Levels::packed).toList()) {
       out.writeInt(packed.length);
@@ -61,6 +62,7 @@ record Levels(int width, int height, boolean linear, List<Level> levels) {
     int width = in.readInt();
     int height = in.readInt();
     boolean linear = in.readBoolean();
+    boolean wide = in.readBoolean();
     List<byte[]> packed = new ArrayList<>();
     for (int n = in.readInt(); n > 0; n--) {
       int length = in.readInt();
@@ -73,7 +75,7 @@ record Levels(int width, int height, boolean linear, List<Level> levels) {
     }
     List<Level> levels = new ArrayList<>();
     for (byte[] p : packed) {
-      levels.add(unpacked(p));
+      levels.add(unpacked(p, wide));
     }
     return new Levels(width, height, linear, levels);
   }
@@ -131,7 +133,7 @@ record Levels(int width, int height, boolean linear, List<Level> levels) {
     return codes[i - 1] + codes[i - w] - codes[i - w - 1];
   }
 
-  private static Level unpacked(byte[] in) {
+  private static Level unpacked(byte[] in, boolean wide) {
     ByteBuffer head = ByteBuffer.wrap(in);
     int power = head.getInt();
     int w = head.getInt();
@@ -145,7 +147,7 @@ record Levels(int width, int height, boolean linear, List<Level> levels) {
         codes[i] += (char) (codes[i - 1] + (top ? 0 : codes[i - w] - codes[i - w - 1]));
       }
     }
-    return new Level(power, w, h, codes);
+    return new Level(power, w, h, codes, wide);
   }
 
   /** Reads how far each code is off what was foreseen. */

@@ -106,12 +106,27 @@ class KeptTest {
       assertThat(got.get(i).width()).isEqualTo(want.get(i).width());
       assertThat(got.get(i).codes()).isEqualTo(want.get(i).codes());
     }
-    byte[] written = Files.readAllBytes(file("frames/3/abc"));
+    byte[] written = Files.readAllBytes(file("frames/4/abc"));
     written[written.length / 2] ^= 1;
-    Files.write(file("frames/3/abc"), written);
+    Files.write(file("frames/4/abc"), written);
     assertThat(frames.find("abc", KeptTest::codes)).as("one bit is another").isEmpty();
-    Files.write(file("frames/3/abc"), new byte[] {1, 2, 3});
+    Files.write(file("frames/4/abc"), new byte[] {1, 2, 3});
     assertThat(frames.find("abc", KeptTest::codes)).as("made anew").isEmpty();
+  }
+
+  @Test
+  void levelsOfWideFramesComeBackWide() throws Exception {
+    KeptFrames frames = new KeptFrames(kept);
+    short[] rgb = new short[3 * 301 * 203];
+    for (int i = 0; i < rgb.length; i++) {
+      rgb[i] = Codes.wide(-0.4f + i % 900 / 600f);
+    }
+    Pyramid whole = Pyramid.of(Codes.ofWide(301, 203, rgb, false));
+    frames.keep("wide", whole, KeptTest::codes);
+    kept.settle();
+    Pyramid back = frames.find("wide", KeptTest::codes).orElseThrow();
+    assertThat(back.wide()).isTrue();
+    assertThat(back.halved(2).r()).isEqualTo(whole.halved(2).r());
   }
 
   @Test
