@@ -10,6 +10,7 @@ import illuminar.core.pass.kinds.Tone;
 import illuminar.core.picture.Picture;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.render.PreviewSession;
+import illuminar.core.watch.NewLines;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -57,6 +58,12 @@ final class ToneProposer implements Proposer {
   /** Tone that the middle of a view comes to beside white walls: L* 77. */
   private static final double VIEW = -0.95;
 
+  /** The pass that exposes the view. */
+  private static final String VIEW_PASS = "tone-view";
+
+  /** Shares by which the view's exposure is brought nearer to the room's, as they are tried. */
+  private static final double[] NEARER = {0, 0.34, 0.67, 1};
+
   /** Stops by which highlights can draw back what exposure lifts above that. */
   private static final double DRAWN_BACK = 0.6;
 
@@ -69,7 +76,7 @@ final class ToneProposer implements Proposer {
     }
     boolean outdoors = Outdoors.seen(session.analysis());
     if (!outdoors && seen.neutralShare() >= WHITES) {
-      return byCurve(recipe, seen);
+      return byCurve(recipe, seen, session);
     }
     Aim aim = outdoors ? asTaken(session, tones) : halfWay(tones);
     Tone tone = tone(tones, aim.stops(), outdoors);
@@ -83,7 +90,7 @@ final class ToneProposer implements Proposer {
   }
 
   /** White surfaces in their light brought to where paint looks white, by one curve. */
-  private static Proposal byCurve(Recipe recipe, Seen seen) {
+  private static Proposal byCurve(Recipe recipe, Seen seen, PreviewSession session) {
     double lit = lit(seen);
     double top = seen.top();
     double exposure = WhiteCurve.exposure(tone(lit), tone(WHITE), top);
@@ -107,19 +114,45 @@ final class ToneProposer implements Proposer {
         said);
     float[] view = seen.view();
     Optional<Where> windows = Seen.shownView(recipe);
-    if (windows.isPresent() && view.length > 0) {
-      double less = Math.max(SHARE * exposure, Math.min(exposure, VIEW - at(view, 0.5)));
+    return windows.isPresent() && view.length > 0
+        ? new Proposal(withView(draft.done(), seen, windows.get(), exposure, session), said)
+        : new Proposal(draft.done(), said);
+  }
+
+  /**
+   * The view exposed less than the room, but so near it that no line shows between the two.
+   *
+   * @param exposure of the room, stops
+   */
+  private static Recipe withView(
+      Recipe room, Seen seen, Where windows, double exposure, PreviewSession session) {
+    double less = Math.max(SHARE * exposure, Math.min(exposure, VIEW - at(seen.view(), 0.5)));
+    NewLines lines = new NewLines(session.analysis());
+    Recipe best = room;
+    int fewest = Integer.MAX_VALUE;
+    for (double nearer : NEARER) {
+      double own = less + nearer * (exposure - less);
+      String why =
+          nearer == 0
+              ? "The view stays darker than white walls: %+.2f stops lighter only."
+              : "The view is %+.2f stops lighter; kept darker, it would draw lines along its frame.";
+      Draft draft = new Draft(room);
       draft.pass(
-          "tone-view",
-          WhiteCurve.of(Channels.LIGHTNESS, less, top, WhiteCurve.TOP - seen.viewOver() / 4),
-          windows.get(),
+          VIEW_PASS,
+          WhiteCurve.of(Channels.LIGHTNESS, own, seen.top(), WhiteCurve.TOP - seen.viewOver() / 4),
+          windows,
           1,
-          String.format(
-              Locale.ROOT,
-              "The view stays darker than white walls: %+.2f stops lighter only.",
-              less));
+          String.format(Locale.ROOT, why, own));
+      int drawn = lines.count(session, draft.done(), VIEW_PASS);
+      if (drawn < fewest) {
+        best = draft.done();
+        fewest = drawn;
+      }
+      if (drawn == 0) {
+        break;
+      }
     }
-    return new Proposal(draft.done(), said);
+    return best;
   }
 
   /** Stops below white of a lightness. */

@@ -1,10 +1,6 @@
 package illuminar.core.watch;
 
-import illuminar.core.analysis.Analysis;
-import illuminar.core.colour.Space;
 import illuminar.core.colour.Stops;
-import illuminar.core.frame.Frame;
-import illuminar.core.frame.Response;
 import illuminar.core.ground.Ground;
 import illuminar.core.pass.Fault;
 import illuminar.core.pass.Pass;
@@ -29,9 +25,6 @@ import java.util.List;
  * our own, common practice; no source.
  */
 public final class Watch {
-  /** Long edge of the picture that is looked over. */
-  private static final int LONG_EDGE = 960;
-
   /** Stops from which on a rim is seen. */
   private static final float HALO = 0.18f;
 
@@ -43,14 +36,11 @@ public final class Watch {
 
   private static final int MOST = 5;
 
-  /** How well a frame must show a pixel for a line to be its own, 0 to 1. */
-  private static final float SHOWS = 0.3f;
-
   private final PreviewSession session;
   private final Recipe recipe;
   private final List<Pass> passes;
   private final Raster raster;
-  private final List<Ridges.There> lines = new ArrayList<>();
+  private final NewLines lines;
   private final Plane light;
   private final List<Rims.Way> ways;
   private final List<LabPlanes> labs = new ArrayList<>();
@@ -59,10 +49,10 @@ public final class Watch {
   private Watch(PreviewSession session, Recipe recipe) {
     this.session = session;
     this.recipe = recipe;
-    Analysis analysis = session.analysis();
-    raster = Raster.fitted(analysis.fullWidth(), analysis.fullHeight(), LONG_EDGE);
+    lines = new NewLines(session.analysis());
+    raster = lines.raster();
+    light = lines.light();
     passes = recipe.passes().stream().filter(recipe::active).toList();
-    light = light(analysis);
     ways = Rims.of(light);
     for (int n = 0; n <= passes.size(); n++) {
       // each part of the recipe stands on the one before, which the session has kept
@@ -89,48 +79,6 @@ public final class Watch {
       out.data()[i] = Math.max(-10, Stops.of(p.luminanceAt(i)));
     }
     return out;
-  }
-
-  /**
-   * Light of the scene in stops, each frame counting by how well it shows a pixel; each frame's own
-   * and what it shows go to {@link #lines}.
-   */
-  private Plane light(Analysis analysis) {
-    List<Frame> all = new ArrayList<>(analysis.frames().ambient());
-    Frame window = analysis.frames().windowFrame();
-    if (!all.contains(window)) {
-      all.add(window);
-    }
-    if (all.isEmpty()) {
-      all.add(analysis.frames().anchorFrame());
-    }
-    Response response = analysis.frames().response();
-    Plane sum = Plane.of(raster.width(), raster.height());
-    float[] weights = new float[sum.data().length];
-    for (Frame f : all) {
-      Picture p = analysis.draw(f.id(), raster);
-      Plane own = Plane.of(raster.width(), raster.height());
-      Plane shown = Plane.of(raster.width(), raster.height());
-      for (int i = 0; i < weights.length; i++) {
-        float most = Math.max(p.r()[i], Math.max(p.g()[i], p.b()[i]));
-        float tone = Space.srgbLuminance(p.r()[i], p.g()[i], p.b()[i]);
-        float weight = Math.max(1e-4f, Math.min(1, tone * 12) * Math.min(1, (1 - most) * 12));
-        float stops =
-            Stops.of(response.luminance(p.r()[i], p.g()[i], p.b()[i])) - (float) f.stops();
-        // what a frame hardly shows is noise, of which no line is made
-        own.data()[i] = weight > SHOWS ? stops : Float.NaN;
-        shown.data()[i] = LabPlanes.lightness(tone);
-        sum.data()[i] += weight * stops;
-        weights[i] += weight;
-      }
-      lines.add(Ridges.There.light(own));
-      lines.add(Ridges.There.frame(shown));
-    }
-    for (int i = 0; i < weights.length; i++) {
-      sum.data()[i] /= weights[i];
-    }
-    lines.add(Ridges.There.light(sum));
-    return sum;
   }
 
   private List<Finding> halos() {
@@ -246,7 +194,7 @@ public final class Watch {
     Spots spots = new Spots(raster.width(), raster.height(), labs.size());
     List<Plane> shown =
         labs.stream().map(l -> new Plane(raster.width(), raster.height(), l.l())).toList();
-    for (Ridges.Place place : Ridges.of(shown.get(shown.size() - 1), lines)) {
+    for (Ridges.Place place : lines.in(shown.get(shown.size() - 1))) {
       double[] share = new double[labs.size()];
       double relit = 0;
       for (int k = 0; k < share.length; k++) {

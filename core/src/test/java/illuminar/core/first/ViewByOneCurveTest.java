@@ -16,6 +16,7 @@ import illuminar.core.recipe.Recipe;
 import illuminar.core.region.part.Glazing;
 import illuminar.core.render.PreviewSession;
 import illuminar.core.render.RenderCache;
+import illuminar.core.watch.NewLines;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -133,5 +134,36 @@ class ViewByOneCurveTest {
     double[] white =
         seen.nearlyNeutral(Integer.MAX_VALUE).stream().mapToDouble(l -> l.l()).sorted().toArray();
     assertThat(white[(int) (0.9 * white.length)]).isBetween(80.0, 95.0);
+  }
+
+  /** By none of its own measures is a first version worse than the ground that it stands on. */
+  @Test
+  void aFirstVersionIsNoWorseThanItsGround() {
+    for (Analysis room : List.of(ROOM, new TestRoom(900, 600).analysis())) {
+      PreviewSession session = session(room);
+      Recipe made = FirstVersion.of(session);
+      Recipe ground = new Recipe(made.ground(), made.regions(), List.of());
+      assertThat(Evenness.of(made, session)).isLessThan(Evenness.of(ground, session) + 0.01);
+      Seen.Done done = Seen.of(ground, session).doneBy(Seen.of(made, session));
+      assertThat(done.neutral()).isLessThan(done.was() + 0.5);
+      assertThat(done.coloured()).isGreaterThan(Seen.Done.KEPT);
+    }
+  }
+
+  /** A view that is not exposed with its room has lines along its frame. */
+  @Test
+  void theViewIsExposedSoThatNoLineShowsBesideTheRoom() {
+    Analysis room = new TestRoom(900, 600).analysis();
+    PreviewSession session = session(room);
+    Recipe made = FirstVersion.of(session);
+    assertThat(made.passes()).extracting(Pass::id).contains("tone-view");
+    NewLines lines = new NewLines(room);
+    assertThat(lines.count(session, made, "")).isZero();
+    Recipe dark = made.withPasses(without(made, "tone-view"));
+    assertThat(lines.count(session, dark, "")).as("the view not exposed").isPositive();
+  }
+
+  private static List<Pass> without(Recipe recipe, String id) {
+    return recipe.passes().stream().filter(p -> !p.id().equals(id)).toList();
   }
 }
