@@ -35,7 +35,9 @@ final class LampsProposer implements Proposer {
     Analysis analysis = session.analysis();
     Frame anchor = analysis.frames().anchorFrame();
     Frame darkest =
-        analysis.frames().ambient().stream().min(Comparator.comparingDouble(Frame::stops)).get();
+        analysis.frames().ambient().stream()
+            .min(Comparator.comparingDouble(Frame::stops))
+            .orElse(anchor);
     if (anchor.stops() - darkest.stops() < DARKER) {
       return Proposal.none(recipe, "No frame is dark enough to hold what is burnt.");
     }

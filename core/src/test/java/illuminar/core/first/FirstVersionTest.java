@@ -5,7 +5,9 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import illuminar.core.TestRoom;
 import illuminar.core.analysis.Analysis;
+import illuminar.core.frame.Frame;
 import illuminar.core.frame.Frames;
+import illuminar.core.frame.Role;
 import illuminar.core.ground.Ground;
 import illuminar.core.pass.Pass;
 import illuminar.core.pass.Where;
@@ -24,6 +26,8 @@ import illuminar.core.render.PreviewSession;
 import illuminar.core.render.RenderCache;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
 
 class FirstVersionTest {
   private static final Analysis ROOM = new TestRoom(360, 240).analysis();
@@ -69,6 +73,21 @@ class FirstVersionTest {
     assertThat(first.ground()).isInstanceOf(Ground.OneFrame.class);
     assertThat(first.passes()).noneMatch(p -> p.move() instanceof ShowView);
     assertThat(first.regions()).isEmpty();
+  }
+
+  /** Whatever a single frame is for: it is a view, and each stage has something to say of it. */
+  @ParameterizedTest
+  @EnumSource(Role.class)
+  void aSingleFrameOfAnyRoleIsAView(Role role) {
+    Frame given = ROOM.frames().ambient().get(1);
+    Frame only = new Frame("only", role, given.stops(), given.toFrame(), given.pixels());
+    Frames frames = new Frames(List.of(only), "only", ROOM.frames().response());
+    PreviewSession session = session(new Analysis(frames));
+    Recipe first = FirstVersion.of(session);
+    assertThat(first.ground()).isEqualTo(new Ground.OneFrame("only"));
+    for (String stage : FirstVersion.stages()) {
+      assertThat(FirstVersion.propose(stage, first, session).said()).as(stage).isNotBlank();
+    }
   }
 
   /** What is asked for again does not overwrite: it comes under an id of its own. */

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
+import org.springframework.transaction.annotation.Transactional;
 
 /** Finished files. */
 public interface DeliveredFiles extends JpaRepository<Delivered, UUID> {
@@ -17,4 +18,7 @@ public interface DeliveredFiles extends JpaRepository<Delivered, UUID> {
   Optional<Delivered> findOwned(UUID id, UUID studio);
 
   boolean existsByJobIdAndName(UUID job, String name);
+
+  @Transactional
+  void deleteByJobIdAndName(UUID job, String name);
 }

@@ -2,7 +2,10 @@ package illuminar.server.delivery;
 
 import illuminar.core.exposure.Exposure;
 import illuminar.core.recipe.Recipe;
+import illuminar.files.BadPicture;
+import illuminar.files.Header;
 import illuminar.files.Legend;
+import illuminar.files.PictureReader;
 import illuminar.server.Settings;
 import illuminar.server.delivery.format.Finished;
 import illuminar.server.delivery.format.OutputFormat;
@@ -17,20 +20,32 @@ import illuminar.server.shoot.View;
 import illuminar.server.shoot.Views;
 import illuminar.server.sitting.OpenViews;
 import java.io.IOException;
+import java.nio.channels.FileChannel;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /** Renders finished files at the size and in the formats that were ordered. */
 @Component
 class DeliveryWork implements Work {
   static final String KIND = "DELIVERY";
+
+  private static final Logger LOG = LoggerFactory.getLogger(DeliveryWork.class);
+
+  /** Ending of the names of files that are being written. */
+  private static final String PART = ".part";
 
   private final Views views;
   private final FrameRows frames;
@@ -89,13 +104,11 @@ class DeliveryWork implements Work {
       for (OutputFormat format : wanted) {
         progress.at(done++, total, view.name() + " as " + format.name());
         String name = stems.get(id) + "." + format.ending();
-        if (!files.existsByJobIdAndName(job.id(), name)) {
-          try {
-            deliver(job, order, view, format, place.resolve(name));
-          } catch (IOException e) {
-            all = false;
-            progress.problem(name + " could not be written: " + reason(e) + ".");
-          }
+        if (!files.existsByJobIdAndName(job.id(), name) || !Files.exists(place.resolve(name))) {
+          all &=
+              progress.alone(
+                  name + " could not be written",
+                  () -> deliver(job, order, view, format, place.resolve(name)));
         }
       }
       if (all) {
@@ -121,14 +134,16 @@ class DeliveryWork implements Work {
             : Math.min(1, order.longEdge() / (double) Math.max(view.width(), view.height()));
     Finished finished =
         new Finished(open.analysis(view), recipe, scale, legend(view, recipe, order.copyright()));
-    Path part = target.resolveSibling(target.getFileName() + ".part");
+    Path part = target.resolveSibling(target.getFileName() + PART);
     try {
       Files.deleteIfExists(part);
       format.write(finished, order.quality() / 100.0, part);
+      check(part, target.getFileName().toString(), finished);
       Files.move(part, target, StandardCopyOption.REPLACE_EXISTING);
     } finally {
       Files.deleteIfExists(part);
     }
+    files.deleteByJobIdAndName(job.id(), target.getFileName().toString());
     files.save(
         new Delivered(
             job.id(),
@@ -141,10 +156,31 @@ class DeliveryWork implements Work {
             finished.height()));
   }
 
-  private static String reason(IOException e) {
-    return String.valueOf(e.getMessage()).contains("No space")
-        ? "the disk is full"
-        : "the disk refused it";
+  /** A file is there when it lies on the disk and is read as what it should be. */
+  private static void check(Path file, String name, Finished finished) throws IOException {
+    try (FileChannel written = FileChannel.open(file, StandardOpenOption.WRITE)) {
+      written.force(true);
+    }
+    try {
+      Header header = PictureReader.header(file, name);
+      if (header.width() != finished.width() || header.height() != finished.height()) {
+        throw new IOException("it was read back with another size");
+      }
+    } catch (BadPicture e) {
+      throw new IOException(e);
+    }
+  }
+
+  /** Files that a crash left half written are swept away when the application starts. */
+  @EventListener(ApplicationReadyEvent.class)
+  void sweep() {
+    try (Stream<Path> all = Files.exists(folder) ? Files.walk(folder, 2) : Stream.empty()) {
+      for (Path part : all.filter(p -> p.toString().endsWith(PART)).toList()) {
+        Files.deleteIfExists(part);
+      }
+    } catch (IOException e) {
+      LOG.warn("what was half written in {} could not be swept", folder, e);
+    }
   }
 
   private Legend legend(View view, Recipe recipe, String copyright) {

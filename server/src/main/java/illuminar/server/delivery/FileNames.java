@@ -1,5 +1,6 @@
 package illuminar.server.delivery;
 
+import java.nio.charset.StandardCharsets;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.Locale;
@@ -9,6 +10,9 @@ import java.util.UUID;
 
 /** Names of finished files: a view's name, its size where it is not the full one, and unique. */
 final class FileNames {
+  /** Bytes of a view's name; file systems take 255 for all of a file's name, in UTF-8. */
+  private static final int MOST = 180;
+
   private FileNames() {}
 
   /**
@@ -22,10 +26,10 @@ final class FileNames {
     Set<String> taken = new HashSet<>();
     names.forEach(
         (view, name) -> {
-          String stem = plain(name) + (longEdge == 0 ? "" : "-" + longEdge + "px");
-          String free = stem;
+          String size = longEdge == 0 ? "" : "-" + longEdge + "px";
+          String free = plain(name) + size;
           for (int k = 2; !taken.add(free.toLowerCase(Locale.ROOT)); k++) {
-            free = stem + "-" + k;
+            free = plain(name) + size + "-" + k;
           }
           out.put(view, free);
         });
@@ -33,7 +37,21 @@ final class FileNames {
   }
 
   private static String plain(String name) {
-    String plain = name.replaceAll("[^\\p{L}\\p{N} _-]", "").strip().replace(' ', '-');
-    return plain.isEmpty() ? "view" : plain;
+    String plain = name.replaceAll("[^\\p{L}\\p{M}\\p{N} _-]", "").strip().replace(' ', '-');
+    return plain.isEmpty() ? "view" : cut(plain, MOST);
+  }
+
+  /** As many whole characters as fit into so many bytes. */
+  private static String cut(String name, int most) {
+    StringBuilder out = new StringBuilder();
+    int bytes = 0;
+    for (int c : name.codePoints().toArray()) {
+      bytes += Character.toString(c).getBytes(StandardCharsets.UTF_8).length;
+      if (bytes > most) {
+        break;
+      }
+      out.appendCodePoint(c);
+    }
+    return out.toString();
   }
 }

@@ -93,7 +93,7 @@ class DemoWork implements Work {
       before += IntakeWork.steps(one);
       // while the view is open, its work and its cover take no time
       if (!view.getValue().passes().isEmpty()) {
-        work(job, view.getKey().id(), view.getValue());
+        progress.alone(view.getKey().name(), () -> work(job, view.getKey().id(), view.getValue()));
       }
     }
   }

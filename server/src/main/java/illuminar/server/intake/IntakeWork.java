@@ -11,6 +11,7 @@ import illuminar.server.shoot.FrameRows;
 import illuminar.server.shoot.View;
 import illuminar.server.shoot.Views;
 import illuminar.server.storage.Originals;
+import illuminar.server.web.PlainWords;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -122,20 +123,33 @@ public class IntakeWork implements Work {
     return 2 * planned.frames().size() + 2;
   }
 
-  /** Takes in what a plan says; what is there already is left as it is. */
+  /**
+   * Takes in what a plan says, each view by itself; what is there already is left as it is. A view
+   * that is taken in and cannot be lined up can be lined up again.
+   */
   public void take(Job job, Plan plan, Progress progress) {
     int total = steps(plan);
     int done = 0;
     for (PlannedView planned : plan.views()) {
-      if (views.findById(planned.id()).isEmpty()) {
-        begin(job, planned, new Steps(progress, done, total));
-      }
-      lineUp(planned, new Steps(progress, done + planned.frames().size(), total));
+      Steps steps = new Steps(progress, done, total);
+      progress.alone(
+          planned.name(),
+          () -> {
+            if (views.findById(planned.id()).isEmpty()) {
+              begin(job, planned, steps);
+            }
+            lineUp(planned, steps.after(planned.frames().size()));
+          });
       done += steps(planned);
     }
     for (PlannedView planned : plan.more()) {
-      join(job, planned, new Steps(progress, done, total));
-      lineUp(planned, new Steps(progress, done + planned.frames().size(), total));
+      Steps steps = new Steps(progress, done, total);
+      progress.alone(
+          planned.name(),
+          () -> {
+            join(job, planned, steps);
+            lineUp(planned, steps.after(planned.frames().size()));
+          });
       done += steps(planned);
     }
   }
@@ -144,6 +158,10 @@ public class IntakeWork implements Work {
   private record Steps(Progress progress, int before, int total) {
     void at(int step, String doing) {
       progress.at(before + step, total, doing);
+    }
+
+    Steps after(int some) {
+      return new Steps(progress, before + some, total);
     }
   }
 
@@ -231,7 +249,7 @@ public class IntakeWork implements Work {
         steps.progress.problem(
             file.name()
                 + ": it could not be stored ("
-                + reason(e)
+                + PlainWords.disk(e)
                 + "). It was not taken in; make room and take it in again.");
       }
     }
@@ -259,10 +277,5 @@ public class IntakeWork implements Work {
         new FrameRow(view, others.size(), file.name(), sha, width, height, role, read.capture());
     row.clipping(read.burnt(), read.blocked());
     return row;
-  }
-
-  private static String reason(IOException e) {
-    String said = String.valueOf(e.getMessage());
-    return said.toLowerCase(java.util.Locale.ROOT).contains("no space") ? "the disk is full" : said;
   }
 }

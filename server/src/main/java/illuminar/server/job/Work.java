@@ -1,6 +1,9 @@
 package illuminar.server.job;
 
+import illuminar.server.web.Outage;
+import illuminar.server.web.PlainWords;
 import java.util.concurrent.CancellationException;
+import org.slf4j.LoggerFactory;
 
 /**
  * How one kind of job is done; every bean of this type is one kind. Must be safe to run again from
@@ -23,6 +26,34 @@ public interface Work {
 
     /** Notes something that went wrong with one file while the rest goes on. */
     void problem(String said);
+
+    /**
+     * Does a part of the work that others do not need: where it fails that is noted, and the rest
+     * goes on. Nothing is noted where the job was called off or the database is away.
+     *
+     * @param name of the part, in front of what is said
+     * @return whether it was done
+     */
+    default boolean alone(String name, Doing part) {
+      try {
+        part.run();
+        return true;
+      } catch (CancellationException e) {
+        throw e;
+      } catch (Exception | OutOfMemoryError e) {
+        if (Outage.is(e)) {
+          throw new IllegalStateException(e);
+        }
+        LoggerFactory.getLogger(Work.class).warn("{} failed", name, e);
+        problem(name + ": " + PlainWords.of(e));
+        return false;
+      }
+    }
+  }
+
+  /** A part of some work, which may fail. */
+  interface Doing {
+    void run() throws Exception;
   }
 
   /** The job was called off. */

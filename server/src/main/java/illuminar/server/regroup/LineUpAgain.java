@@ -47,9 +47,14 @@ class LineUpAgain implements Work {
       int before = i;
       Optional<View> view = views.findById(ids.get(i));
       if (view.isPresent() && view.get().state() == View.State.NEW) {
-        lineUp.lineUp(
-            ids.get(i),
-            (step, of, doing) -> progress.at(100 * before + 100 * step / of, 100 * all, doing));
+        UUID id = ids.get(i);
+        progress.alone(
+            view.get().name(),
+            () ->
+                lineUp.lineUp(
+                    id,
+                    (step, of, doing) ->
+                        progress.at(100 * before + 100 * step / of, 100 * all, doing)));
       }
     }
   }

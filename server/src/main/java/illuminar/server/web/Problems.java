@@ -1,7 +1,9 @@
 package illuminar.server.web;
 
+import java.sql.SQLException;
 import org.springframework.core.NestedExceptionUtils;
 import org.springframework.dao.DataAccessException;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -54,9 +56,24 @@ class Problems extends ResponseEntityExceptionHandler {
         HttpStatus.CONFLICT, "Something else changed this at the same moment. Try again.");
   }
 
+  /** Two at once, or a value that the database cannot hold. */
+  @ExceptionHandler(DataIntegrityViolationException.class)
+  ProblemDetail unfit(DataIntegrityViolationException e) {
+    logger.info("refused by the database: " + e.getMessage());
+    return NestedExceptionUtils.getMostSpecificCause(e) instanceof SQLException s
+            && String.valueOf(s.getSQLState()).startsWith("22")
+        ? ProblemDetail.forStatusAndDetail(
+            HttpStatus.UNPROCESSABLE_CONTENT, "A value in it cannot be kept as it is.")
+        : ProblemDetail.forStatusAndDetail(
+            HttpStatus.CONFLICT, "Something else changed this at the same moment. Try again.");
+  }
+
   @ExceptionHandler({DataAccessException.class, CannotCreateTransactionException.class})
   ProblemDetail database(Exception e) {
     logger.warn("database: " + e.getMessage());
+    if (!Outage.is(e)) {
+      return ProblemDetail.forStatusAndDetail(HttpStatus.INTERNAL_SERVER_ERROR, PlainWords.of(e));
+    }
     return ProblemDetail.forStatusAndDetail(
         HttpStatus.SERVICE_UNAVAILABLE,
         "The database cannot be reached just now. Nothing that was saved is lost; try again in a moment.");

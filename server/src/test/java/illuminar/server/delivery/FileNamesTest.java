@@ -2,6 +2,7 @@ package illuminar.server.delivery;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.UUID;
@@ -41,6 +42,19 @@ class FileNamesTest {
   void whatAFileSystemDoesNotTakeIsLeftOut() {
     assertThat(FileNames.of(views("../up", "a/b:c*?", "Küche №2", "  ", "…"), 0).values())
         .containsExactly("up", "abc", "Küche-2", "view", "view-2");
+  }
+
+  /** 255 bytes in UTF-8, as Linux's file systems take them, with room for size and ending. */
+  @Test
+  void longNamesAreCutByBytesAndStayApart() {
+    String long1 = "ä".repeat(200);
+    assertThat(FileNames.of(views(long1, long1 + "b", "🏠".repeat(90)), 2048).values())
+        .doesNotHaveDuplicates()
+        .allSatisfy(
+            n -> {
+              assertThat(n.getBytes(StandardCharsets.UTF_8)).hasSizeLessThan(230);
+              assertThat(n).doesNotContain("\ufffd");
+            });
   }
 
   @Test

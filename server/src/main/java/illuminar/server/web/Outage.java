@@ -1,0 +1,36 @@
+package illuminar.server.web;
+
+import java.sql.SQLException;
+import java.sql.SQLRecoverableException;
+import java.sql.SQLTransientException;
+import org.hibernate.TransactionException;
+import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.transaction.CannotCreateTransactionException;
+
+/**
+ * Whether something failed because the database is away. Source for the states: PostgreSQL's
+ * manual, appendix A (08 connection, 53 resources, 57P shut down).
+ */
+public final class Outage {
+  private Outage() {}
+
+  /** Whether that is the cause, or the cause of the cause. */
+  public static boolean is(Throwable of) {
+    for (Throwable e = of; e != null; e = e.getCause() == e ? null : e.getCause()) {
+      if (e instanceof CannotCreateTransactionException
+          || e instanceof DataAccessResourceFailureException
+          || e instanceof TransactionException // neither kept nor taken back: nobody is there
+          || e instanceof SQLTransientException
+          || e instanceof SQLRecoverableException
+          || e instanceof SQLException s && away(s.getSQLState())) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  private static boolean away(String state) {
+    return state != null
+        && (state.startsWith("08") || state.startsWith("53") || state.startsWith("57P"));
+  }
+}
