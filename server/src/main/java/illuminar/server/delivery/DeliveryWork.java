@@ -5,12 +5,12 @@ import illuminar.core.recipe.Recipe;
 import illuminar.files.BadPicture;
 import illuminar.files.Header;
 import illuminar.files.Legend;
-import illuminar.files.PictureReader;
 import illuminar.server.Settings;
 import illuminar.server.delivery.format.Finished;
 import illuminar.server.delivery.format.OutputFormat;
 import illuminar.server.job.Job;
 import illuminar.server.job.Work;
+import illuminar.server.reading.PictureDoor;
 import illuminar.server.recipe.RecipeJson;
 import illuminar.server.recipe.RecipeService;
 import illuminar.server.shoot.FrameRow;
@@ -55,6 +55,7 @@ class DeliveryWork implements Work {
   private final RecipeJson json;
   private final DeliveredFiles files;
   private final Formats formats;
+  private final PictureDoor door;
   private final Path folder;
 
   DeliveryWork(
@@ -66,6 +67,7 @@ class DeliveryWork implements Work {
       RecipeJson json,
       DeliveredFiles files,
       Formats formats,
+      PictureDoor door,
       Settings settings) {
     this.views = views;
     this.frames = frames;
@@ -75,6 +77,7 @@ class DeliveryWork implements Work {
     this.json = json;
     this.files = files;
     this.formats = formats;
+    this.door = door;
     this.folder = settings.home().toAbsolutePath().resolve("delivered");
   }
 
@@ -156,13 +159,13 @@ class DeliveryWork implements Work {
             finished.height()));
   }
 
-  /** A file is there when it lies on the disk and is read as what it should be. */
-  private static void check(Path file, String name, Finished finished) throws IOException {
+  /** A file is there when it lies on the disk and its pixels are read back from it. */
+  private void check(Path file, String name, Finished finished) throws IOException {
     try (FileChannel written = FileChannel.open(file, StandardOpenOption.WRITE)) {
       written.force(true);
     }
     try {
-      Header header = PictureReader.header(file, name);
+      Header header = door.glance(file, name).header();
       if (header.width() != finished.width() || header.height() != finished.height()) {
         throw new IOException("it was read back with another size");
       }

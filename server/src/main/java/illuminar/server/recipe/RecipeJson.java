@@ -74,7 +74,11 @@ public class RecipeJson {
 
   private static <T> T read(Supplier<T> read) {
     try {
-      return read.get();
+      T value = read.get();
+      if (value == null) {
+        throw new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "There is nothing in it.");
+      }
+      return value;
     } catch (JacksonException e) {
       throw new Problem(
           HttpStatus.UNPROCESSABLE_CONTENT,

@@ -32,6 +32,13 @@ class Problems extends ResponseEntityExceptionHandler {
     return ProblemDetail.forStatusAndDetail(HttpStatus.UNPROCESSABLE_CONTENT, e.getMessage());
   }
 
+  /** What nobody foresaw; the log says more. */
+  @ExceptionHandler(Exception.class)
+  ProblemDetail unforeseen(Exception e) {
+    logger.error("unforeseen", e);
+    return ProblemDetail.forStatusAndDetail(HttpStatus.INTERNAL_SERVER_ERROR, PlainWords.of(e));
+  }
+
   /** A body whose values are refused says which and why; one that cannot be read says no more. */
   @Override
   protected ResponseEntity<Object> handleHttpMessageNotReadable(
