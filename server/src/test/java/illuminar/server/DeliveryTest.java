@@ -175,11 +175,11 @@ class DeliveryTest {
     // where the file is to stand there is a folder that is not empty
     Files.createDirectories(place.resolve(name + ".jpg").resolve("in the way"));
     server.sql(
-        "insert into job (id, studio_id, shoot_id, kind, subject, state) select '"
+        "insert into job (id, studio_id, shoot_id, kind, subject, state, created) select '"
             + id
             + "', studio_id, id, 'DELIVERY', '"
             + order("\"" + view + "\"", "\"JPEG\"", 0)
-            + "', 'WAITING' from shoot where id = '"
+            + "', 'WAITING', now() + interval '1 hour' from shoot where id = '"
             + shoot
             + "'");
     List<String> problems = new ArrayList<>();

@@ -47,6 +47,17 @@ class IntakeTest {
         .contains("FWH_0203.JPG: the same picture as FWH_0114.JPG");
   }
 
+  /** A card has no way to files of the server. */
+  @Test
+  void linksOnTheCardLeadNowhere() throws Exception {
+    Path outside = server.home().resolve("outside.jpg");
+    Files.move(server.card().resolve("FWH_0115.JPG"), outside);
+    Files.createSymbolicLink(server.card().resolve("FWH_0115.JPG"), outside);
+    JsonNode sheet = visitor.json("/api/shoots/" + shoot + "/waiting");
+    assertThat(sheet.path("views").get(0).path("frames")).hasSize(7);
+    assertThat(sheet.toString()).doesNotContain("FWH_0115.JPG");
+  }
+
   /** A camera numbers each card anew: two frames of one view may have one name. */
   @Test
   void twoCardsFeedOneTimeLine() throws Exception {

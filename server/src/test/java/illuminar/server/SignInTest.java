@@ -8,6 +8,12 @@ import illuminar.server.account.Studio;
 import illuminar.server.account.StudioRole;
 import illuminar.server.account.Studios;
 import java.net.http.HttpResponse;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import org.junit.jupiter.api.Test;
 import org.springframework.security.crypto.password.PasswordEncoder;
 
@@ -53,6 +59,33 @@ class SignInTest {
     assertThat(shut.statusCode()).isEqualTo(429);
     assertThat(shut.body()).contains("Too many wrong attempts. Try again in");
     assertThat(new Visitor(server.url()).signedIn().get("/api/shoots").statusCode()).isEqualTo(200);
+  }
+
+  /** Checking a password takes long by design; who waits for a page does not wait for it. */
+  @Test
+  void manyWhoSignInLeaveOthersTheirPages() throws Exception {
+    ExecutorService crowd = Executors.newFixedThreadPool(30);
+    try {
+      List<Future<Integer>> answers = new ArrayList<>();
+      for (int k = 0; k < 30; k++) {
+        Visitor stranger = new Visitor(server.url());
+        stranger.get("/api/session");
+        String body = "{\"email\":\"crowd%d@illuminar.test\",\"password\":\"no\"}".formatted(k);
+        answers.add(crowd.submit(() -> stranger.post("/api/session", body).statusCode()));
+      }
+      long slowest = 0;
+      for (int k = 0; k < 10; k++) {
+        long start = System.nanoTime();
+        assertThat(visitor.get("/api/formats").statusCode()).isEqualTo(200);
+        slowest = Math.max(slowest, System.nanoTime() - start);
+      }
+      assertThat(Duration.ofNanos(slowest)).isLessThan(Duration.ofSeconds(1));
+      for (Future<Integer> answer : answers) {
+        assertThat(answer.get()).isIn(401, 429);
+      }
+    } finally {
+      crowd.shutdownNow();
+    }
   }
 
   @Test

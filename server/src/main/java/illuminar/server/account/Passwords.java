@@ -1,7 +1,11 @@
 package illuminar.server.account;
 
 import illuminar.server.web.Problem;
+import java.time.Duration;
 import java.util.Optional;
+import java.util.concurrent.Semaphore;
+import java.util.concurrent.TimeUnit;
+import java.util.function.Supplier;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
@@ -14,6 +18,15 @@ public class Passwords {
 
   private static final int LONGEST = 200;
 
+  /**
+   * Checks at the same time. Each takes a core for a good while, by design, so that others are left
+   * for everything else.
+   */
+  private static final int AT_ONCE = Math.max(1, Runtime.getRuntime().availableProcessors() / 2);
+
+  private static final Duration PATIENCE = Duration.ofSeconds(20);
+
+  private final Semaphore turns = new Semaphore(AT_ONCE, true);
   private final PasswordEncoder encoder;
   private final String nobodys;
 
@@ -33,12 +46,31 @@ public class Passwords {
           HttpStatus.UNPROCESSABLE_CONTENT,
           "A password has " + SHORTEST + " to " + LONGEST + " characters.");
     }
-    return encoder.encode(password);
+    return inTurn(() -> encoder.encode(password));
   }
 
   /** Takes as long for an account that is not there, so that nobody learns which are. */
   public boolean right(Optional<Account> account, String password) {
-    return encoder.matches(password, account.map(Account::password).orElse(nobodys))
-        && account.isPresent();
+    String known = account.map(Account::password).orElse(nobodys);
+    return inTurn(() -> encoder.matches(password, known)) && account.isPresent();
+  }
+
+  private <T> T inTurn(Supplier<T> check) {
+    boolean mine = false;
+    try {
+      mine = turns.tryAcquire(PATIENCE.toMillis(), TimeUnit.MILLISECONDS);
+      if (!mine) {
+        throw new Problem(
+            HttpStatus.TOO_MANY_REQUESTS, "Very many people sign in just now. Try again shortly.");
+      }
+      return check.get();
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new Problem(HttpStatus.SERVICE_UNAVAILABLE, "The server stops just now.");
+    } finally {
+      if (mine) {
+        turns.release();
+      }
+    }
   }
 }

@@ -19,18 +19,15 @@ import illuminar.server.shoot.ShootService;
 import illuminar.server.shoot.View;
 import illuminar.server.shoot.Views;
 import illuminar.server.sitting.OpenViews;
+import illuminar.server.storage.WrittenWhole;
 import java.io.IOException;
-import java.nio.channels.FileChannel;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
-import java.nio.file.StandardOpenOption;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -43,9 +40,6 @@ class DeliveryWork implements Work {
   static final String KIND = "DELIVERY";
 
   private static final Logger LOG = LoggerFactory.getLogger(DeliveryWork.class);
-
-  /** Ending of the names of files that are being written. */
-  private static final String PART = ".part";
 
   private final Views views;
   private final FrameRows frames;
@@ -137,21 +131,17 @@ class DeliveryWork implements Work {
             : Math.min(1, order.longEdge() / (double) Math.max(view.width(), view.height()));
     Finished finished =
         new Finished(open.analysis(view), recipe, scale, legend(view, recipe, order.copyright()));
-    Path part = target.resolveSibling(target.getFileName() + PART);
-    try {
-      Files.deleteIfExists(part);
-      format.write(finished, order.quality() / 100.0, part);
-      check(part, target.getFileName().toString(), finished);
-      Files.move(part, target, StandardCopyOption.REPLACE_EXISTING);
-    } finally {
-      Files.deleteIfExists(part);
-    }
-    files.deleteByJobIdAndName(job.id(), target.getFileName().toString());
+    String name = target.getFileName().toString();
+    WrittenWhole.write(
+        target,
+        file -> format.write(finished, order.quality() / 100.0, file),
+        file -> check(file, name, finished));
+    files.deleteByJobIdAndName(job.id(), name);
     files.save(
         new Delivered(
             job.id(),
             view.id(),
-            target.getFileName().toString(),
+            name,
             format.id(),
             target.toString(),
             Files.size(target),
@@ -159,11 +149,8 @@ class DeliveryWork implements Work {
             finished.height()));
   }
 
-  /** A file is there when it lies on the disk and its pixels are read back from it. */
+  /** A file is there when its pixels are read back from it. */
   private void check(Path file, String name, Finished finished) throws IOException {
-    try (FileChannel written = FileChannel.open(file, StandardOpenOption.WRITE)) {
-      written.force(true);
-    }
     try {
       Header header = door.glance(file, name).header();
       if (header.width() != finished.width() || header.height() != finished.height()) {
@@ -177,10 +164,8 @@ class DeliveryWork implements Work {
   /** Files that a crash left half written are swept away when the application starts. */
   @EventListener(ApplicationReadyEvent.class)
   void sweep() {
-    try (Stream<Path> all = Files.exists(folder) ? Files.walk(folder, 2) : Stream.empty()) {
-      for (Path part : all.filter(p -> p.toString().endsWith(PART)).toList()) {
-        Files.deleteIfExists(part);
-      }
+    try {
+      WrittenWhole.sweep(folder);
     } catch (IOException e) {
       LOG.warn("what was half written in {} could not be swept", folder, e);
     }

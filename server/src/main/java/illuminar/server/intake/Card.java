@@ -5,6 +5,7 @@ import illuminar.server.account.Studios;
 import illuminar.server.shoot.Shoots;
 import java.io.IOException;
 import java.nio.file.Files;
+import java.nio.file.LinkOption;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.UUID;
@@ -42,7 +43,8 @@ class Card implements Source {
       return List.of();
     }
     try (Stream<Path> list = Files.list(folder)) {
-      return list.filter(Files::isRegularFile)
+      // a link would lead out of the card
+      return list.filter(p -> Files.isRegularFile(p, LinkOption.NOFOLLOW_LINKS))
           .map(p -> new Waiting(p.getFileName().toString(), p))
           .filter(w -> !w.name().startsWith("."))
           .sorted((a, b) -> a.name().compareTo(b.name()))
