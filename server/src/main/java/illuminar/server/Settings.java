@@ -17,6 +17,7 @@ import org.springframework.util.unit.DataSize;
  * @param open the share of the memory that open views may fill with what can be read or worked out
  *     again
  * @param jobs whether this process does long work
+ * @param hosts names under which it answers
  */
 @ConfigurationProperties("illuminar")
 public record Settings(
@@ -26,4 +27,5 @@ public record Settings(
     Path worked,
     DataSize kept,
     double open,
-    boolean jobs) {}
+    boolean jobs,
+    List<String> hosts) {}

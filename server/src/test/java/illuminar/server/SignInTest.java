@@ -7,7 +7,11 @@ import illuminar.server.account.Accounts;
 import illuminar.server.account.Studio;
 import illuminar.server.account.StudioRole;
 import illuminar.server.account.Studios;
+import java.net.InetAddress;
+import java.net.Socket;
+import java.net.URI;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
@@ -85,6 +89,24 @@ class SignInTest {
       }
     } finally {
       crowd.shutdownNow();
+    }
+  }
+
+  /** A name that somebody points here reaches nothing. Source: RFC 9110, 15.5.20. */
+  @Test
+  void itAnswersUnderItsOwnNamesOnly() throws Exception {
+    int port = URI.create(server.url()).getPort();
+    for (String name : List.of("127.0.0.1", "localhost", "elsewhere.example")) {
+      try (Socket socket = new Socket(InetAddress.getLoopbackAddress(), port)) {
+        String request =
+            "GET /api/session HTTP/1.1\r\nHost: " + name + "\r\nConnection: close\r\n\r\n";
+        socket.getOutputStream().write(request.getBytes(StandardCharsets.US_ASCII));
+        String answer =
+            new String(socket.getInputStream().readAllBytes(), StandardCharsets.US_ASCII);
+        assertThat(answer)
+            .startsWith("HTTP/1.1 " + (name.contains("example") ? "421" : "401"))
+            .doesNotContain("SESSION=");
+      }
     }
   }
 

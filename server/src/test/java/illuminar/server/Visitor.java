@@ -40,7 +40,7 @@ public final class Visitor {
     return this;
   }
 
-  private String token() {
+  String token() {
     return cookies.getCookieStore().getCookies().stream()
         .filter(c -> c.getName().equals("XSRF-TOKEN"))
         .map(HttpCookie::getValue)

@@ -31,7 +31,8 @@ class KeptTest {
   void open() {
     kept =
         new Kept(
-            new Settings(home, List.of(home), false, home, DataSize.ofBytes(1000), 0.5, false));
+            new Settings(
+                home, List.of(home), false, home, DataSize.ofBytes(1000), 0.5, false, List.of()));
   }
 
   private void write(String name, int bytes) throws InterruptedException {
