@@ -16,7 +16,10 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.LockSupport;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -227,6 +230,46 @@ class TroubleTest {
       try (Stream<Path> files = Files.list(server.home().resolve("originals"))) {
         assertThat(files.filter(f -> f.getFileName().toString().startsWith("arriving-")))
             .hasSizeLessThanOrEqualTo(1);
+      }
+    }
+  }
+
+  /** Two processes on one database: who listens at one hears of what the other does. */
+  @Test
+  void progressIsHeardWhereverOneListens() throws Exception {
+    try (TestServer server = new TestServer("trouble_two")) {
+      int port;
+      try (ServerSocket free = new ServerSocket(0)) {
+        port = free.getLocalPort();
+      }
+      Process other = server.process(port, "-Dilluminar.jobs=false");
+      try {
+        String url = "http://127.0.0.1:" + port;
+        waitFor(url, other);
+        Visitor visitor = new Visitor(server.url()).signedIn();
+        String shoot = visitor.demoShoot();
+        HttpRequest listen =
+            HttpRequest.newBuilder(URI.create(url + "/api/shoots/" + shoot + "/progress"))
+                .timeout(Duration.ofSeconds(20))
+                .build();
+        // signed in at one, signed in at both
+        HttpResponse<Stream<String>> lines =
+            visitor.client.send(listen, HttpResponse.BodyHandlers.ofLines());
+        assertThat(lines.statusCode()).isEqualTo(200);
+        String job = visitor.takeInCard(shoot).path("id").asString();
+        try (Stream<String> heard = lines.body()) {
+          Optional<String> over =
+              CompletableFuture.supplyAsync(
+                      () ->
+                          heard
+                              .filter(line -> line.contains(job))
+                              .filter(line -> !line.matches(".*\"(WAITING|RUNNING)\".*"))
+                              .findFirst())
+                  .get(90, TimeUnit.SECONDS);
+          assertThat(over).hasValueSatisfying(line -> assertThat(line).contains("\"DONE\""));
+        }
+      } finally {
+        other.destroyForcibly().waitFor();
       }
     }
   }

@@ -17,7 +17,11 @@ public class Job {
     RUNNING,
     DONE,
     FAILED,
-    CANCELLED
+    CANCELLED;
+
+    boolean over() {
+      return this != WAITING && this != RUNNING;
+    }
   }
 
   @Id private UUID id;
