@@ -192,7 +192,15 @@ class JobLine {
   }
 
   private boolean wanted(UUID id) {
-    return !stopping && rows.findById(id).filter(job -> !job.cancelled()).isPresent();
+    try {
+      return !stopping && rows.findById(id).filter(job -> !job.cancelled()).isPresent();
+    } catch (RuntimeException e) {
+      // nobody can have called it off meanwhile
+      if (Outage.is(e)) {
+        return true;
+      }
+      throw e;
+    }
   }
 
   private void end(UUID id, Job.State how) {

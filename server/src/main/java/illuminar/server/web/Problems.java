@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+import org.springframework.web.util.DisconnectedClientHelper;
 
 /** Errors as RFC 9457 problem details. */
 @RestControllerAdvice
@@ -35,6 +36,9 @@ class Problems extends ResponseEntityExceptionHandler {
   /** What nobody foresaw; the log says more. */
   @ExceptionHandler(Exception.class)
   ProblemDetail unforeseen(Exception e) {
+    if (DisconnectedClientHelper.isClientDisconnectedException(e)) {
+      return null;
+    }
     logger.error("unforeseen", e);
     return ProblemDetail.forStatusAndDetail(HttpStatus.INTERNAL_SERVER_ERROR, PlainWords.of(e));
   }
