@@ -160,8 +160,8 @@ class JobLine {
   private static final class Later extends RuntimeException {
     private static final long serialVersionUID = 1;
 
-    Later(Throwable cause) {
-      super(cause);
+    Later(String why) {
+      super(why, null, false, false);
     }
   }
 
@@ -187,7 +187,7 @@ class JobLine {
 
   private static void later(Throwable e, boolean is) {
     if (is) {
-      throw new Later(e);
+      throw new Later("put back in line: " + e.getMessage());
     }
   }
 

@@ -164,7 +164,7 @@ public class OpenViews {
             f ->
                 (long) f.pixels().width()
                     * f.pixels().height()
-                    * (f.pixels().linear() ? FULL_16 : FULL_8))
+                    * (f.pixels().linear() || f.pixels().wide() ? FULL_16 : FULL_8))
         .sum();
   }
 
