@@ -171,9 +171,21 @@ final class PngColours {
         .codes(
             codes.width(),
             codes.height(),
-            SrgbCodes.deep(codes),
+            deep(codes),
             code -> (float) light.applyAsDouble(code / 65535.0),
             false);
+  }
+
+  /** 16-bit codes of the same values; a new array. */
+  private static short[] deep(Codes codes) {
+    if (!codes.is8()) {
+      return codes.sixteen().clone();
+    }
+    short[] out = new short[codes.eight().length];
+    for (int i = 0; i < out.length; i++) {
+      out[i] = (short) (257 * (codes.eight()[i] & 255));
+    }
+    return out;
   }
 
   /** The profile in a chunk: a name, a zero, a method, and it deflated. */

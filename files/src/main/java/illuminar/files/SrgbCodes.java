@@ -53,35 +53,28 @@ final class SrgbCodes {
     }
     boolean grey = space == ColorSpace.TYPE_GRAY && !palette;
     if (!grey && !palette && wide(image.getColorModel().getColorSpace())) {
-      Codes raw = Codes.of8(image.getWidth(), image.getHeight(), samples(raster));
-      return wide(deep(raw), image, false);
+      return wide(samples(raster, 257), image, false);
     }
     byte[] codes = grey ? grey(raster) : eight(image, palette);
     return Codes.of8(image.getWidth(), image.getHeight(), codes);
   }
 
-  /** 16-bit codes of the same values; a new array. */
-  static short[] deep(Codes codes) {
-    if (!codes.is8()) {
-      return codes.sixteen().clone();
-    }
-    short[] out = new short[codes.eight().length];
-    for (int i = 0; i < out.length; i++) {
-      out[i] = (short) (257 * (codes.eight()[i] & 255));
-    }
-    return out;
-  }
-
-  /** Red, green, blue as they lie in a raster of 8 bits. */
-  private static byte[] samples(Raster raster) {
+  /**
+   * Red, green, blue as they lie in a raster, or grey three times.
+   *
+   * @param times what each is multiplied by, to fill 16 bits
+   */
+  private static short[] samples(Raster raster, int times) {
     int w = raster.getWidth();
     int bands = raster.getNumBands();
-    byte[] out = new byte[3 * w * raster.getHeight()];
+    short[] out = new short[3 * w * raster.getHeight()];
     int[] row = new int[w * bands];
     for (int y = 0; y < raster.getHeight(); y++) {
       raster.getPixels(0, y, w, 1, row);
-      for (int i = 0; i < 3 * w; i++) {
-        out[3 * y * w + i] = (byte) row[i / 3 * bands + i % 3];
+      for (int x = 0; x < w; x++) {
+        for (int c = 0; c < 3; c++) {
+          out[(y * w + x) * 3 + c] = (short) (times * row[x * bands + (bands >= 3 ? c : 0)]);
+        }
       }
     }
     return out;
@@ -175,20 +168,10 @@ final class SrgbCodes {
     Raster raster = image.getRaster();
     int w = image.getWidth();
     int h = image.getHeight();
-    int bands = raster.getNumBands();
-    short[] out = new short[w * h * 3];
-    int[] row = new int[w * bands];
-    for (int y = 0; y < h; y++) {
-      raster.getPixels(0, y, w, 1, row);
-      for (int x = 0; x < w; x++) {
-        for (int c = 0; c < 3; c++) {
-          out[(y * w + x) * 3 + c] = (short) row[x * bands + (bands >= 3 ? c : 0)];
-        }
-      }
-    }
+    short[] out = samples(raster, 1);
     ColorSpace space = image.getColorModel().getColorSpace();
     boolean linear = linear(space);
-    if (bands >= 3 && !plain(space) && !meant(space, ColorSpace.CS_LINEAR_RGB)) {
+    if (raster.getNumBands() >= 3 && !plain(space) && !meant(space, ColorSpace.CS_LINEAR_RGB)) {
       if (wide(space)) {
         return wide(out, image, linear);
       }

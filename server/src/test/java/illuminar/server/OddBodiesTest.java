@@ -93,6 +93,13 @@ class OddBodiesTest {
       HttpResponse<String> said = visitor.post("/api/shoots", large);
       assertThat(said.statusCode()).isEqualTo(413);
       assertThat(said.body()).contains("more than one request may hold");
+      String files = "application/offset+octet-stream";
+      assertThat(
+              visitor
+                  .tus("POST", "/api/shoots", large.getBytes(UTF_8), "Content-Type", files)
+                  .statusCode())
+          .as("only where files are sent")
+          .isEqualTo(413);
       HttpRequest chunked =
           HttpRequest.newBuilder(URI.create(server.url() + "/api/session"))
               .POST(

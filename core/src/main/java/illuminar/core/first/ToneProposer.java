@@ -127,6 +127,8 @@ final class ToneProposer implements Proposer {
   private static Recipe withView(
       Recipe room, Seen seen, Where windows, double exposure, PreviewSession session) {
     double less = Math.max(SHARE * exposure, Math.min(exposure, VIEW - at(seen.view(), 0.5)));
+    double top = seen.top();
+    double white = WhiteCurve.TOP - seen.viewOver() / 4;
     NewLines lines = new NewLines(session.analysis());
     Recipe best = room;
     int fewest = Integer.MAX_VALUE;
@@ -139,7 +141,7 @@ final class ToneProposer implements Proposer {
       Draft draft = new Draft(room);
       draft.pass(
           VIEW_PASS,
-          WhiteCurve.of(Channels.LIGHTNESS, own, seen.top(), WhiteCurve.TOP - seen.viewOver() / 4),
+          WhiteCurve.of(Channels.LIGHTNESS, own, top, white),
           windows,
           1,
           String.format(Locale.ROOT, why, own));

@@ -56,21 +56,23 @@ public class Passwords {
   }
 
   private <T> T inTurn(Supplier<T> check) {
-    boolean mine = false;
+    await();
     try {
-      mine = turns.tryAcquire(PATIENCE.toMillis(), TimeUnit.MILLISECONDS);
-      if (!mine) {
+      return check.get();
+    } finally {
+      turns.release();
+    }
+  }
+
+  private void await() {
+    try {
+      if (!turns.tryAcquire(PATIENCE.toMillis(), TimeUnit.MILLISECONDS)) {
         throw new Problem(
             HttpStatus.TOO_MANY_REQUESTS, "Very many people sign in just now. Try again shortly.");
       }
-      return check.get();
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
       throw new Problem(HttpStatus.SERVICE_UNAVAILABLE, "The server stops just now.");
-    } finally {
-      if (mine) {
-        turns.release();
-      }
     }
   }
 }

@@ -26,10 +26,10 @@ final class FileNames {
     Set<String> taken = new HashSet<>();
     names.forEach(
         (view, name) -> {
-          String size = longEdge == 0 ? "" : "-" + longEdge + "px";
-          String free = plain(name) + size;
+          String stem = plain(name) + (longEdge == 0 ? "" : "-" + longEdge + "px");
+          String free = stem;
           for (int k = 2; !taken.add(free.toLowerCase(Locale.ROOT)); k++) {
-            free = plain(name) + size + "-" + k;
+            free = stem + "-" + k;
           }
           out.put(view, free);
         });
@@ -38,16 +38,16 @@ final class FileNames {
 
   private static String plain(String name) {
     String plain = name.replaceAll("[^\\p{L}\\p{M}\\p{N} _-]", "").strip().replace(' ', '-');
-    return plain.isEmpty() ? "view" : cut(plain, MOST);
+    return plain.isEmpty() ? "view" : cut(plain);
   }
 
-  /** As many whole characters as fit into so many bytes. */
-  private static String cut(String name, int most) {
+  /** As many whole characters as fit. */
+  private static String cut(String name) {
     StringBuilder out = new StringBuilder();
     int bytes = 0;
     for (int c : name.codePoints().toArray()) {
       bytes += Character.toString(c).getBytes(StandardCharsets.UTF_8).length;
-      if (bytes > most) {
+      if (bytes > MOST) {
         break;
       }
       out.appendCodePoint(c);

@@ -19,6 +19,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Consumer;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -131,27 +132,29 @@ public class IntakeWork implements Work {
     int total = steps(plan);
     int done = 0;
     for (PlannedView planned : plan.views()) {
-      Steps steps = new Steps(progress, done, total);
-      progress.alone(
-          planned.name(),
-          () -> {
+      Consumer<Steps> begin =
+          steps -> {
             if (views.findById(planned.id()).isEmpty()) {
               begin(job, planned, steps);
             }
-            lineUp(planned, steps.after(planned.frames().size()));
-          });
+          };
+      take(planned, new Steps(progress, done, total), begin);
       done += steps(planned);
     }
     for (PlannedView planned : plan.more()) {
-      Steps steps = new Steps(progress, done, total);
-      progress.alone(
-          planned.name(),
-          () -> {
-            join(job, planned, steps);
-            lineUp(planned, steps.after(planned.frames().size()));
-          });
+      take(planned, new Steps(progress, done, total), steps -> join(job, planned, steps));
       done += steps(planned);
     }
+  }
+
+  /** One view: its frames are read, and it is lined up. */
+  private void take(PlannedView planned, Steps steps, Consumer<Steps> read) {
+    steps.progress.alone(
+        planned.name(),
+        () -> {
+          read.accept(steps);
+          lineUp(planned, steps.after(planned.frames().size()));
+        });
   }
 
   /** Steps of one part of the work, of all. */

@@ -127,25 +127,22 @@ class JobLine {
   /** Puts jobs back in line that are not over and stand in none. */
   @Scheduled(initialDelay = 5 * 1000L, fixedDelay = 20 * 1000L)
   void sweep() {
-    if (!settings.jobs() || stopping) {
-      return;
+    if (settings.jobs() && !stopping) {
+      Outage.unlessAway(this::findLost);
     }
-    try {
-      List<String> lost =
-          sql.queryForList(
-              "select id::text from job where finished is null"
-                  + " and created < now() - interval '10 seconds' and not exists"
-                  + " (select 1 from scheduled_tasks where task_name = 'job'"
-                  + " and task_instance = job.id::text)",
-              String.class);
-      for (String id : lost) {
-        LOG.warn("job {} had lost its place in line", id);
-        client.scheduleIfNotExists(task.instance(id, ""), Instant.now());
-      }
-    } catch (RuntimeException e) {
-      if (!Outage.is(e)) {
-        throw e;
-      }
+  }
+
+  private void findLost() {
+    List<String> lost =
+        sql.queryForList(
+            "select id::text from job where finished is null"
+                + " and created < now() - interval '10 seconds' and not exists"
+                + " (select 1 from scheduled_tasks where task_name = 'job'"
+                + " and task_instance = job.id::text)",
+            String.class);
+    for (String id : lost) {
+      LOG.warn("job {} had lost its place in line", id);
+      client.scheduleIfNotExists(task.instance(id, ""), Instant.now());
     }
   }
 

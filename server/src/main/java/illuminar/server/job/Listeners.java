@@ -50,13 +50,8 @@ class Listeners {
     if (heard.isEmpty()) {
       return;
     }
-    try {
-      rows.findOpenOrLately(heard, Instant.now().minus(LATELY)).forEach(this::tell);
-    } catch (RuntimeException e) {
-      if (!Outage.is(e)) {
-        throw e;
-      }
-    }
+    Outage.unlessAway(
+        () -> rows.findOpenOrLately(heard, Instant.now().minus(LATELY)).forEach(this::tell));
   }
 
   Jobs.Told told(Job job) {

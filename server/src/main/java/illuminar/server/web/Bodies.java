@@ -76,8 +76,6 @@ class Bodies extends RequestBodyAdviceAdapter {
   }
 
   private static Problem refused(String said) {
-    return new Problem(
-        HttpStatus.UNPROCESSABLE_CONTENT,
-        said.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + said.substring(1));
+    return new Problem(HttpStatus.UNPROCESSABLE_CONTENT, PlainWords.sentence(said));
   }
 }

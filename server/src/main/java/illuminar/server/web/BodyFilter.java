@@ -8,13 +8,14 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletRequestWrapper;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
+import java.util.regex.Pattern;
+import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
+import org.springframework.web.servlet.HandlerExceptionResolver;
 
 /**
  * Bodies are bounded before anybody reads them; those of files that are sent have bounds of their
@@ -26,10 +27,18 @@ class BodyFilter extends OncePerRequestFilter {
   /** Bytes of a body; the largest recipe has about half of it. */
   private static final int MOST = 4_000_000;
 
+  /** Where files are sent, by the tus protocol. */
+  private static final Pattern FILES = Pattern.compile("/api/shoots/[^/]+/uploads(/.*)?");
+
+  private final HandlerExceptionResolver problems;
+
+  BodyFilter(@Qualifier("handlerExceptionResolver") HandlerExceptionResolver problems) {
+    this.problems = problems;
+  }
+
   @Override
   protected boolean shouldNotFilter(HttpServletRequest request) {
-    String type = request.getContentType();
-    return type != null && type.startsWith("application/offset+octet-stream");
+    return FILES.matcher(request.getRequestURI()).matches();
   }
 
   @Override
@@ -37,13 +46,9 @@ class BodyFilter extends OncePerRequestFilter {
       HttpServletRequest request, HttpServletResponse response, FilterChain chain)
       throws ServletException, IOException {
     if (request.getContentLengthLong() > MOST) {
-      response.setStatus(HttpStatus.CONTENT_TOO_LARGE.value());
-      response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-      response
-          .getOutputStream()
-          .write(
-              "{\"status\":413,\"detail\":\"This is more than one request may hold.\"}"
-                  .getBytes(StandardCharsets.UTF_8));
+      Problem large =
+          new Problem(HttpStatus.CONTENT_TOO_LARGE, "This is more than one request may hold.");
+      problems.resolveException(request, response, null, large);
       return;
     }
     chain.doFilter(request.getContentLengthLong() < 0 ? new Bounded(request) : request, response);

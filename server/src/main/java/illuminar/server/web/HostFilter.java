@@ -6,15 +6,16 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.util.Locale;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
+import org.springframework.web.servlet.HandlerExceptionResolver;
 
 /**
  * Answers under its own names only, so that a page of somebody else's whose name is made to point
@@ -23,9 +24,12 @@ import org.springframework.web.filter.OncePerRequestFilter;
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE + 1)
 class HostFilter extends OncePerRequestFilter {
+  private final HandlerExceptionResolver problems;
   private final Set<String> hosts;
 
-  HostFilter(Settings settings) {
+  HostFilter(
+      @Qualifier("handlerExceptionResolver") HandlerExceptionResolver problems, Settings settings) {
+    this.problems = problems;
     hosts =
         settings.hosts().stream().map(h -> h.toLowerCase(Locale.ROOT)).collect(Collectors.toSet());
   }
@@ -38,12 +42,10 @@ class HostFilter extends OncePerRequestFilter {
       chain.doFilter(request, response);
       return;
     }
-    response.setStatus(HttpStatus.MISDIRECTED_REQUEST.value());
-    response.setContentType("text/plain;charset=UTF-8");
-    response
-        .getOutputStream()
-        .write(
-            "Illuminar does not answer under this name; see ILLUMINAR_HOSTS.\n"
-                .getBytes(StandardCharsets.UTF_8));
+    Problem misdirected =
+        new Problem(
+            HttpStatus.MISDIRECTED_REQUEST,
+            "Illuminar does not answer under this name; see ILLUMINAR_HOSTS.");
+    problems.resolveException(request, response, null, misdirected);
   }
 }

@@ -29,6 +29,17 @@ public final class Outage {
     return false;
   }
 
+  /** Does something that comes round again by itself; where the database is away, not this time. */
+  public static void unlessAway(Runnable work) {
+    try {
+      work.run();
+    } catch (RuntimeException e) {
+      if (!is(e)) {
+        throw e;
+      }
+    }
+  }
+
   private static boolean away(String state) {
     return state != null
         && (state.startsWith("08") || state.startsWith("53") || state.startsWith("57P"));

@@ -27,7 +27,8 @@ public final class PlainWords {
     return said.contains("no space") ? "the disk is full" : "the disk refused it";
   }
 
-  private static String sentence(String said) {
+  /** What was said, begun and ended as a sentence is. */
+  static String sentence(String said) {
     String whole = said == null || said.isBlank() ? "it failed" : said.strip();
     String first = whole.substring(0, 1).toUpperCase(Locale.ROOT) + whole.substring(1);
     return first.endsWith(".") ? first : first + ".";
