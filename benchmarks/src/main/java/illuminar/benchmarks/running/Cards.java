@@ -12,7 +12,7 @@ import java.nio.file.Path;
 import java.util.List;
 
 /** Folders of frames as they lie on a card: views of the instrument room, one after the other. */
-final class Cards {
+public final class Cards {
   /** Minutes between one view and the next; they are told apart by it. */
   private static final int APART = 10;
 
@@ -25,7 +25,7 @@ final class Cards {
    * @param width to which frames are enlarged, if they are not so wide
    * @param frames of each view, the first ones of the room: five are ambient
    */
-  static Path of(String name, Path from, int width, int views, int frames) throws Exception {
+  public static Path of(String name, Path from, int width, int views, int frames) throws Exception {
     Path folder = Files.createDirectories(Path.of(".run/benchmark", name));
     List<Shot> shots = Views.instrumentRoom().shots().subList(0, frames);
     for (Shot shot : shots) {

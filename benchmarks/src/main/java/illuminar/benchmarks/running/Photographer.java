@@ -7,16 +7,16 @@ import java.util.List;
 import tools.jackson.databind.JsonNode;
 
 /** Somebody who is signed in and waits for jobs, however long they take. */
-final class Photographer {
+public final class Photographer {
   private static final Duration PATIENCE = Duration.ofHours(1);
 
   private final Visitor visitor;
 
-  Photographer(Visitor visitor) {
+  public Photographer(Visitor visitor) {
     this.visitor = visitor;
   }
 
-  String newShoot(String name) {
+  public String newShoot(String name) {
     return Visitor.JSON
         .readTree(visitor.post("/api/shoots", "{\"name\":\"" + name + "\"}").body())
         .path("id")
@@ -24,7 +24,7 @@ final class Photographer {
   }
 
   /** Takes in the whole card; the ids of the shoot's views. */
-  List<String> takeInCard(String shoot) {
+  public List<String> takeInCard(String shoot) {
     ended(shoot, visitor.takeInCard(shoot));
     List<String> views = new ArrayList<>();
     visitor
@@ -35,7 +35,7 @@ final class Photographer {
   }
 
   /** Delivers views as JPEGs of full size. */
-  void deliver(String shoot, List<String> views) {
+  public void deliver(String shoot, List<String> views) {
     String order =
         "{\"views\":[\"%s\"],\"formats\":[\"JPEG\"],\"longEdge\":0,\"quality\":92,\"copyright\":\"\"}"
             .formatted(String.join("\",\"", views));

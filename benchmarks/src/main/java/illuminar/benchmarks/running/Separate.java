@@ -8,7 +8,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 
 /** The application in a process of its own, with memory of its own. */
-final class Separate implements AutoCloseable {
+public final class Separate implements AutoCloseable {
   private static final int PATIENCE = 600;
 
   private final Process process;
@@ -21,7 +21,8 @@ final class Separate implements AutoCloseable {
    * @param card folder of the frames in its card reader
    * @param heap as Java is told
    */
-  Separate(String database, Path card, String heap) throws IOException, InterruptedException {
+  public Separate(String database, Path card, String heap)
+      throws IOException, InterruptedException {
     TestServer prepared = new TestServer(database, card);
     prepared.stop();
     int port;
@@ -38,7 +39,7 @@ final class Separate implements AutoCloseable {
     }
   }
 
-  String url() {
+  public String url() {
     return url;
   }
 
@@ -56,7 +57,7 @@ final class Separate implements AutoCloseable {
   }
 
   /** Megabytes that it holds now, without the processes that it started. */
-  double resident() throws IOException {
+  public double resident() throws IOException {
     return resident(process.pid());
   }
 
@@ -74,7 +75,7 @@ final class Separate implements AutoCloseable {
   }
 
   /** From now on it is looked at ten times a second; see {@link #most}. */
-  void watch() {
+  public void watch() {
     Thread thread =
         new Thread(
             () -> {
@@ -101,7 +102,7 @@ final class Separate implements AutoCloseable {
   }
 
   /** The most megabytes that it and the processes that it started held at once. */
-  double most() {
+  public double most() {
     return most;
   }
 
