@@ -87,7 +87,9 @@ public final class DeliveryRender {
         r ->
             grounds.computeIfAbsent(
                 r, at -> Grounds.draw(plan.ground(), analysis, at, any.apply(at)));
-    Run run = new Run(wide.height(), (s, below) -> masks.once(s, wide, any, ground, below), any);
+    Run run =
+        new Run(
+            wide.height(), (s, below) -> masks.once(s, wide, any, ground, below), any, () -> true);
     return run.over(plan.steps(), Developing.of(ground.apply(wide)), wide).settled();
   }
 }

@@ -87,7 +87,9 @@ final class Planner {
     Coverage coverage = masks.coverage(key.areas, grid, below);
     PreparedPass prepared = key.pass.move().prepare(new PassInput(analysis, grid, below, coverage));
     Step step = new Step(key.pass, key.areas, key.strength, prepared);
-    Run run = new Run((grid.height() + 1) / 2, (s, p) -> coverage, r -> frames.within(r, grid));
+    Run run =
+        new Run(
+            (grid.height() + 1) / 2, (s, p) -> coverage, r -> frames.within(r, grid), () -> true);
     return new Made(step, run.over(List.of(step), below, grid));
   }
 }

@@ -14,6 +14,8 @@ import illuminar.core.region.Look;
 import illuminar.core.region.Territory;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.CancellationException;
+import java.util.function.BooleanSupplier;
 
 /**
  * Turns recipes of one view into previews and viewports, and keeps what it can. Results do not
@@ -28,7 +30,6 @@ public final class PreviewSession {
   private final GroundStore grounds;
   private final Masks masks;
   private final Planner planner;
-  private final Layers layers;
   private final RenderCache cache;
 
   /**
@@ -41,7 +42,6 @@ public final class PreviewSession {
     grounds = new GroundStore(analysis, frames, cache);
     masks = new Masks(analysis, frames, cache, grounds);
     planner = new Planner(analysis, masks, frames);
-    layers = new Layers(cache, this::run, this::grown, grounds);
   }
 
   public Analysis analysis() {
@@ -73,8 +73,18 @@ public final class PreviewSession {
    *     stands below it is kept for the next call
    */
   public Picture picture(Recipe recipe, Raster raster, String moving) {
+    return picture(recipe, raster, moving, () -> true);
+  }
+
+  /**
+   * The same as long as it is wanted.
+   *
+   * @param wanted asked every now and then, from any thread
+   * @throws CancellationException once it is not wanted any more; what was found until then is kept
+   */
+  public Picture picture(Recipe recipe, Raster raster, String moving, BooleanSupplier wanted) {
     boolean small = raster.scale() * Layers.FINER <= 1.0001;
-    return picture(recipe, raster, moving, small ? Layers.FINER : 1);
+    return picture(recipe, raster, moving, small ? Layers.FINER : 1, wanted);
   }
 
   /**
@@ -84,12 +94,14 @@ public final class PreviewSession {
    * @param moving id of the pass, group or region that the control belongs to
    */
   public Picture draft(Recipe recipe, Raster raster, String moving) {
-    return picture(recipe, raster, moving, 1);
+    return picture(recipe, raster, moving, 1, () -> true);
   }
 
-  private Picture picture(Recipe recipe, Raster raster, String moving, int finer) {
+  private Picture picture(
+      Recipe recipe, Raster raster, String moving, int finer, BooleanSupplier wanted) {
     analysis.frames().ready(recipe.frames(), raster.scale() * finer);
     Plan plan = planner.plan(recipe);
+    Layers layers = new Layers(cache, r -> run(r, wanted), this::grown, grounds);
     return layers.top(plan, plan.still(moving), raster, finer);
   }
 
@@ -98,10 +110,15 @@ public final class PreviewSession {
   }
 
   private Run run(Raster raster) {
+    return run(raster, () -> true);
+  }
+
+  private Run run(Raster raster, BooleanSupplier wanted) {
     return new Run(
         BAND,
         (step, below) -> masks.coverage(step.areas(), raster, below),
-        r -> frames.within(r, raster));
+        r -> frames.within(r, raster),
+        wanted);
   }
 
   /**

@@ -9,6 +9,8 @@ import illuminar.core.region.Coverage;
 import illuminar.core.region.Sources;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.CancellationException;
+import java.util.function.BooleanSupplier;
 
 /**
  * Runs steps over a piece of the picture in bands of rows. Steps that only brighten and darken run
@@ -17,13 +19,21 @@ import java.util.List;
  * @param band rows of a band; bands are shared out to all cores
  * @param shares a step's share at the raster of the piece
  * @param frames draws frames at any raster
+ * @param wanted asked between steps and bands; once it says no, the work ends with a {@link
+ *     CancellationException}
  */
-record Run(int band, Shares shares, Sources.Frames frames) {
+record Run(int band, Shares shares, Sources.Frames frames, BooleanSupplier wanted) {
   private static final int LEAST_BAND = 12;
 
   /** A step's share where a picture stands below it. */
   interface Shares {
     Coverage of(Step step, Developing below);
+  }
+
+  private void check() {
+    if (!wanted.getAsBoolean()) {
+      throw new CancellationException("this picture is not wanted any more");
+    }
   }
 
   /** {@code base} is not modified. */
@@ -40,6 +50,7 @@ record Run(int band, Shares shares, Sources.Frames frames) {
       List<Step> alike = steps.subList(k, end);
       List<Coverage> where = new ArrayList<>();
       for (Step s : alike) {
+        check();
         where.add(shares.of(s, now));
       }
       now =
@@ -59,6 +70,7 @@ record Run(int band, Shares shares, Sources.Frames frames) {
         raster.height(),
         band,
         (y0, y1) -> {
+          check();
           Raster rows = raster.part(0, y0, w, y1 - y0);
           for (int k = 0; k < steps.size(); k++) {
             Coverage share = shares.get(k).part(0, y0, w, y1 - y0);
@@ -110,6 +122,7 @@ record Run(int band, Shares shares, Sources.Frames frames) {
         box[3] - box[1],
         Math.min(band, Math.max(LEAST_BAND, (box[3] - box[1] + 7) / 8)),
         (from, to) -> {
+          check();
           int top = Math.max(0, box[1] + from - margin);
           int end = Math.min(raster.height(), box[1] + to + margin);
           int left = Math.max(0, box[0] - margin);

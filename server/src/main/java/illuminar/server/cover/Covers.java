@@ -1,19 +1,24 @@
 package illuminar.server.cover;
 
 import illuminar.core.picture.Raster;
-import illuminar.core.recipe.Recipe;
+import illuminar.core.picture.Turn;
 import illuminar.files.ScreenJpeg;
 import illuminar.server.Settings;
+import illuminar.server.reading.Wanted;
 import illuminar.server.recipe.RecipeService;
 import illuminar.server.shoot.View;
+import illuminar.server.sitting.Lanes;
 import illuminar.server.sitting.OpenViews;
+import illuminar.server.storage.WrittenWhole;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.Comparator;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -27,13 +32,19 @@ import org.springframework.stereotype.Component;
 public class Covers {
   private static final Logger LOG = LoggerFactory.getLogger(Covers.class);
   private static final int EDGE = 960;
+  private static final double QUALITY = 0.85;
 
   private final Path folder;
   private final OpenViews open;
+  private final Lanes lanes;
 
-  Covers(Settings settings, OpenViews open) {
+  /** Views whose covers are being made. */
+  private final Map<UUID, Turn> making = new ConcurrentHashMap<>();
+
+  Covers(Settings settings, OpenViews open, Lanes lanes) {
     folder = settings.home().resolve("covers");
     this.open = open;
+    this.lanes = lanes;
   }
 
   private Path file(UUID view, long edition) {
@@ -73,24 +84,37 @@ public class Covers {
     }
   }
 
-  /** Makes a view's cover anew; one at a time, so that views are not all opened at once. */
-  private synchronized void make(View view, RecipeService.State state) throws IOException {
+  /** Makes a view's cover anew, in its turn; once, though many ask for it. */
+  private void make(View view, RecipeService.State state) throws IOException {
+    Turn mine = making.computeIfAbsent(view.id(), v -> new Turn());
+    try {
+      mine.take(() -> lanes.slow().take(1, Wanted.here(), () -> made(view, state)));
+    } catch (UncheckedIOException e) {
+      throw e.getCause();
+    } finally {
+      making.remove(view.id(), mine);
+    }
+  }
+
+  private Path made(View view, RecipeService.State state) {
     Path file = file(view.id(), state.edition());
     if (Files.isRegularFile(file)) {
-      return;
+      return file;
     }
-    Recipe recipe = state.recipe();
     Raster raster = Raster.fitted(view.width(), view.height(), EDGE);
-    byte[] jpeg = ScreenJpeg.of(open.work(view, s -> s.picture(recipe, raster)), 0.85);
-    Files.createDirectories(file.getParent());
-    Path part = file.resolveSibling(state.edition() + ".part");
-    Files.write(part, jpeg);
-    Files.move(part, file, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
-    try (Stream<Path> old = Files.list(file.getParent())) {
-      for (Path p : old.filter(p -> !p.equals(file)).toList()) {
-        Files.deleteIfExists(p);
+    byte[] jpeg = ScreenJpeg.of(open.work(view, s -> s.picture(state.recipe(), raster)), QUALITY);
+    try {
+      Files.createDirectories(file.getParent());
+      WrittenWhole.write(file, part -> Files.write(part, jpeg), part -> {});
+      try (Stream<Path> old = Files.list(file.getParent())) {
+        for (Path p : old.filter(p -> !p.equals(file)).toList()) {
+          Files.deleteIfExists(p);
+        }
       }
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
     }
+    return file;
   }
 
   /** Makes a cover while its view is open; a cover that fails now is made when it is asked for. */

@@ -1,6 +1,7 @@
 package illuminar.server.reading;
 
 import java.util.function.BooleanSupplier;
+import java.util.function.Supplier;
 
 /**
  * Whether what a thread reads files for is still wanted: a job that was called off is not. Belongs
@@ -28,6 +29,17 @@ public final class Wanted {
     HERE.set(wanted);
     try {
       work.run();
+    } finally {
+      HERE.set(before);
+    }
+  }
+
+  /** Does some work that others wait for too, so that it goes on though this thread gives up. */
+  public static <T> T forAll(Supplier<T> work) {
+    BooleanSupplier before = HERE.get();
+    HERE.remove();
+    try {
+      return work.get();
     } finally {
       HERE.set(before);
     }

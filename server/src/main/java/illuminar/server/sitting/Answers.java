@@ -8,6 +8,7 @@ import illuminar.core.picture.Raster;
 import illuminar.core.render.PreviewSession;
 import illuminar.files.ScreenJpeg;
 import illuminar.server.balance.Probe;
+import illuminar.server.reading.Wanted;
 import illuminar.server.recipe.RecipeJson;
 import illuminar.server.shoot.View;
 import illuminar.server.sitting.messages.Answer;
@@ -94,7 +95,7 @@ final class Answers {
   private static Picture sharp(
       PreviewSession session, Request.PictureRequest asked, Raster raster) {
     return asked.frame().isEmpty()
-        ? session.picture(asked.recipe(), raster, asked.moving())
+        ? session.picture(asked.recipe(), raster, asked.moving(), Wanted.here())
         : session.frame(asked.frame(), raster);
   }
 

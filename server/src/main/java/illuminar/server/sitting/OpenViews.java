@@ -10,6 +10,7 @@ import illuminar.core.render.RenderCache;
 import illuminar.core.shelf.Shelf;
 import illuminar.server.Settings;
 import illuminar.server.kept.KeptFindings;
+import illuminar.server.reading.Wanted;
 import illuminar.server.recipe.RecipeJson;
 import illuminar.server.shoot.FrameRow;
 import illuminar.server.shoot.FrameRows;
@@ -23,7 +24,6 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
-import java.util.concurrent.Semaphore;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import org.springframework.http.HttpStatus;
@@ -46,8 +46,6 @@ public class OpenViews {
 
   private static final long FULL_16 = 8;
 
-  private static final long MB = 1 << 20;
-
   /** Bytes that a pixel of a frame takes while a view is lined up and its first version made. */
   private static final long WORKED_ON = 9;
 
@@ -59,10 +57,11 @@ public class OpenViews {
   private final Map<Key, CompletableFuture<PreviewSession>> open =
       new LinkedHashMap<>(8, 0.75f, true);
 
-  /** Views that are worked on at full size now, and the megabytes that are free for others. */
+  /** Views that are worked on at full size now. */
   private final List<Key> worked = new ArrayList<>();
 
-  private final Semaphore free;
+  /** Shares the bytes that open views may fill. */
+  private final Turns memory;
 
   /** A view as it was lined up. */
   private record Key(UUID view, int lineUp) {
@@ -82,11 +81,7 @@ public class OpenViews {
     this.findings = findings;
     this.json = json;
     most = (long) (settings.open() * Runtime.getRuntime().maxMemory());
-    free = new Semaphore(megabytes(most), true);
-  }
-
-  private static int megabytes(long bytes) {
-    return (int) (bytes / MB);
+    memory = new Turns(most);
   }
 
   private RenderCache cache() {
@@ -106,7 +101,7 @@ public class OpenViews {
     if (there == null) {
       there = mine;
       try {
-        mine.complete(new PreviewSession(read(view), cache()));
+        mine.complete(Wanted.forAll(() -> new PreviewSession(read(view), cache())));
       } catch (RuntimeException | Error e) {
         synchronized (open) {
           open.remove(Key.of(view));
@@ -118,6 +113,9 @@ public class OpenViews {
     try {
       return there.join();
     } catch (CompletionException e) {
+      if (e.getCause() instanceof Error error) {
+        throw error;
+      }
       throw e.getCause() instanceof RuntimeException r ? r : e;
     }
   }
@@ -132,8 +130,9 @@ public class OpenViews {
 
   private <T> T work(View view, PreviewSession session, Function<PreviewSession, T> work) {
     long need = full(session.analysis().frames());
-    return inTurn(
+    return memory.take(
         need,
+        Wanted.here(),
         () -> {
           synchronized (open) {
             worked.add(Key.of(view));
@@ -198,23 +197,13 @@ public class OpenViews {
    */
   public <T> T withRoomFor(List<FrameRow> rows, Supplier<T> work) {
     long pixels = rows.stream().mapToLong(r -> (long) r.width() * r.height()).sum();
-    return inTurn(
+    return memory.take(
         pixels * WORKED_ON,
+        Wanted.here(),
         () -> {
           makeRoom(0, most - pixels * WORKED_ON);
           return work.get();
         });
-  }
-
-  /** Waits until so many bytes are free that others may work with, longest waiting first. */
-  private <T> T inTurn(long bytes, Supplier<T> work) {
-    int taken = megabytes(Math.min(most, bytes));
-    free.acquireUninterruptibly(taken);
-    try {
-      return work.get();
-    } finally {
-      free.release(taken);
-    }
   }
 
   /**

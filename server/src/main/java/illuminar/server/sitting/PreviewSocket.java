@@ -33,12 +33,14 @@ class PreviewSocket extends TextWebSocketHandler {
   private final ShootService shoots;
   private final OpenViews open;
   private final RecipeJson json;
+  private final Lanes lanes;
   private final Map<String, Sitting> sittings = new ConcurrentHashMap<>();
 
-  PreviewSocket(ShootService shoots, OpenViews open, RecipeJson json) {
+  PreviewSocket(ShootService shoots, OpenViews open, RecipeJson json, Lanes lanes) {
     this.shoots = shoots;
     this.open = open;
     this.json = json;
+    this.lanes = lanes;
   }
 
   @Override
@@ -59,7 +61,8 @@ class PreviewSocket extends TextWebSocketHandler {
               session,
               view.name(),
               new Answers(() -> shoots.ownedView(member.studio(), id), open, json),
-              json));
+              json,
+              lanes));
     } catch (RuntimeException e) {
       session.close(CloseStatus.BAD_DATA);
     }

@@ -1,11 +1,14 @@
 package illuminar.server.sitting;
 
+import illuminar.server.reading.Wanted;
 import illuminar.server.recipe.RecipeJson;
 import illuminar.server.sitting.messages.Answer;
 import illuminar.server.sitting.messages.Request;
 import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.CancellationException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.web.socket.WebSocketSession;
@@ -13,7 +16,8 @@ import tools.jackson.databind.JsonNode;
 
 /**
  * Someone sits at a view: one thread that answers one request after the other, at most one of a
- * kind and slot waiting.
+ * kind and slot waiting. A sharp picture is given up when a newer one is asked for, but not twice
+ * in a row, so that something is always seen.
  */
 final class Sitting {
   private static final Logger LOG = LoggerFactory.getLogger(Sitting.class);
@@ -21,13 +25,18 @@ final class Sitting {
   private final WebSocketSession session;
   private final Answers answers;
   private final RecipeJson json;
+  private final Lanes lanes;
   private final Map<String, JsonNode> waiting = new LinkedHashMap<>();
-  private boolean closed;
+  private volatile boolean closed;
 
-  Sitting(WebSocketSession session, String name, Answers answers, RecipeJson json) {
+  /** Whether the last picture was given up for a newer one; the next one is not. */
+  private boolean gaveUp;
+
+  Sitting(WebSocketSession session, String name, Answers answers, RecipeJson json, Lanes lanes) {
     this.session = session;
     this.answers = answers;
     this.json = json;
+    this.lanes = lanes;
     Thread thread = new Thread(this::serve, "sitting-" + name);
     thread.setDaemon(true);
     thread.start();
@@ -43,9 +52,7 @@ final class Sitting {
       return;
     }
     synchronized (waiting) {
-      String place = text(request, "kind") + " " + text(request, "slot");
-      waiting.remove(place);
-      waiting.put(place, request);
+      waiting.put(place(request), request);
       waiting.notifyAll();
     }
   }
@@ -58,30 +65,66 @@ final class Sitting {
   }
 
   private void serve() {
-    while (true) {
-      JsonNode next;
-      synchronized (waiting) {
-        while (waiting.isEmpty() && !closed) {
-          try {
-            waiting.wait();
-          } catch (InterruptedException e) {
-            return;
-          }
-        }
-        if (closed) {
-          return;
-        }
-        next = waiting.remove(waiting.keySet().iterator().next());
-      }
+    for (Optional<JsonNode> at = first(); at.isPresent(); at = first()) {
+      JsonNode next = at.get();
+      String place = place(next);
+      Turns lane = sharp(next) ? lanes.slow() : lanes.quick();
       try {
-        answer(next);
-      } catch (Exception | OutOfMemoryError e) {
-        LOG.debug("preview failed", e);
-        send(
-            new Answer.ProblemAnswer(
-                next.path("seq").asLong(0), text(next, "kind"), text(next, "slot"), said(e)));
+        // what is answered is what is asked for by the time that it is its turn
+        lane.take(1, () -> !closed, () -> one(place));
+      } catch (CancellationException e) {
+        LOG.debug("nobody sits here any more");
       }
     }
+  }
+
+  /** What has waited longest; nothing once nobody sits here. */
+  private Optional<JsonNode> first() {
+    synchronized (waiting) {
+      while (waiting.isEmpty() && !closed) {
+        try {
+          waiting.wait();
+        } catch (InterruptedException e) {
+          return Optional.empty();
+        }
+      }
+      return closed ? Optional.empty() : waiting.values().stream().findFirst();
+    }
+  }
+
+  private boolean one(String place) {
+    JsonNode next;
+    synchronized (waiting) {
+      next = waiting.remove(place);
+    }
+    boolean mayGiveUp = sharp(next) && !gaveUp;
+    gaveUp = false;
+    try {
+      Wanted.during(() -> !closed && !(mayGiveUp && replaced(place)), () -> answer(next));
+    } catch (CancellationException e) {
+      gaveUp = true;
+    } catch (Exception | OutOfMemoryError e) {
+      LOG.debug("preview failed", e);
+      send(
+          new Answer.ProblemAnswer(
+              next.path("seq").asLong(0), text(next, "kind"), text(next, "slot"), said(e)));
+    }
+    return gaveUp;
+  }
+
+  private boolean replaced(String place) {
+    synchronized (waiting) {
+      return waiting.containsKey(place);
+    }
+  }
+
+  private static String place(JsonNode request) {
+    return text(request, "kind") + " " + text(request, "slot");
+  }
+
+  /** Whether it is a picture that may take seconds. */
+  private static boolean sharp(JsonNode request) {
+    return text(request, "kind").equals("picture") && !request.path("draft").asBoolean(false);
   }
 
   private static String text(JsonNode request, String name) {
