@@ -156,6 +156,6 @@ public final class Analysis {
   /** Lets go of what was drawn and can be drawn again. */
   public void letGo() {
     drawn.clear();
-    frames.all().forEach(f -> f.pixels().letGo());
+    frames.letGo();
   }
 }

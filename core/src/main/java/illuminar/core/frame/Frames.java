@@ -60,9 +60,19 @@ public record Frames(List<Frame> all, String anchor, Response response) {
     all.parallelStream().filter(f -> ids.contains(f.id())).forEach(f -> f.pixels().ready(scale));
   }
 
-  /** Whether the full size of all of them is here. */
-  public boolean whole() {
-    return all.stream().allMatch(f -> f.pixels().whole());
+  /** Whether what all of them are drawn from at a scale is here. */
+  public boolean here(double scale) {
+    return all.stream().allMatch(f -> f.pixels().here(scale));
+  }
+
+  /** Lets go of the full size of those that can be read again. */
+  public void letGo() {
+    all.forEach(f -> f.pixels().letGo());
+  }
+
+  /** Bytes held. */
+  public long bytes() {
+    return all.stream().mapToLong(f -> f.pixels().bytes()).sum();
   }
 
   /** Whether any of them can hold colours that sRGB cannot show. */

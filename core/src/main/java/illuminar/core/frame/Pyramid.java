@@ -23,6 +23,10 @@ public final class Pyramid {
   private final boolean linear;
   private final List<Level> levels;
   private final Supplier<Codes> source;
+
+  /** Whether the source reads the full size anew, so that it may be let go. */
+  private final boolean readable;
+
   private final Turn reading = new Turn();
   private volatile Fine fine;
 
@@ -46,12 +50,18 @@ public final class Pyramid {
   }
 
   private Pyramid(
-      int fullWidth, int fullHeight, boolean linear, List<Level> levels, Supplier<Codes> source) {
+      int fullWidth,
+      int fullHeight,
+      boolean linear,
+      List<Level> levels,
+      Supplier<Codes> source,
+      boolean readable) {
     this.fullWidth = fullWidth;
     this.fullHeight = fullHeight;
     this.linear = linear;
     this.levels = levels;
     this.source = source;
+    this.readable = readable;
   }
 
   /** Builds all levels down to about 64 pixels. {@code codes} is kept, not copied. */
@@ -65,7 +75,7 @@ public final class Pyramid {
     }
     Pyramid all =
         new Pyramid(
-            codes.width(), codes.height(), codes.linear(), List.copyOf(levels), () -> codes);
+            codes.width(), codes.height(), codes.linear(), List.copyOf(levels), () -> codes, false);
     all.fine = new Fine(codes, new Once<>(List::of));
     return all;
   }
@@ -79,7 +89,7 @@ public final class Pyramid {
    */
   public static Pyramid ofLevels(
       int fullWidth, int fullHeight, boolean linear, List<Level> levels, Supplier<Codes> source) {
-    return new Pyramid(fullWidth, fullHeight, linear, List.copyOf(levels), source);
+    return new Pyramid(fullWidth, fullHeight, linear, List.copyOf(levels), source, true);
   }
 
   public int width() {
@@ -98,7 +108,7 @@ public final class Pyramid {
    */
   public Pyramid readAgain(int power, Supplier<Codes> again) {
     List<Level> coarse = levelsFrom(Math.min(power, halvings()));
-    Pyramid out = new Pyramid(fullWidth, fullHeight, linear, coarse, again);
+    Pyramid out = new Pyramid(fullWidth, fullHeight, linear, coarse, again, true);
     List<Level> finer = List.copyOf(levels.subList(0, levels.size() - coarse.size()));
     Once<List<Level>> here = new Once<>(() -> finer);
     here.get();
@@ -127,14 +137,14 @@ public final class Pyramid {
     return (now == null ? 0 : now.bytes()) + levels.stream().mapToLong(Level::bytes).sum();
   }
 
-  /** Whether the full size is here. */
-  public boolean whole() {
-    return fine != null;
+  /** Whether what rasters of this scale are drawn from is here. */
+  public boolean here(double scale) {
+    return fine != null || power(scale) >= levels.get(0).power;
   }
 
   /** Lets go of what can be read again; whoever draws from it now still can. */
   public void letGo() {
-    if (levels.get(0).power > 1) {
+    if (readable) {
       fine = null;
     }
   }

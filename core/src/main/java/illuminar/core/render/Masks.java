@@ -34,8 +34,8 @@ final class Masks {
     return wide.bytes();
   }
 
-  void letGo() {
-    wide.clear();
+  void shrink(long bytes) {
+    wide.shrink(bytes);
   }
 
   private record Key(Territory region, boolean outside, Raster raster) {}

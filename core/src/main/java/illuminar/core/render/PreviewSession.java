@@ -25,6 +25,9 @@ import java.util.function.BooleanSupplier;
 public final class PreviewSession {
   private static final int BAND = 48;
 
+  /** Bytes of pictures, and of masks, that count as used lately. */
+  private static final long LATELY = 32_000_000;
+
   private final Analysis analysis;
   private final FrameStore frames;
   private final GroundStore grounds;
@@ -50,15 +53,36 @@ public final class PreviewSession {
 
   /** Bytes of what is kept and can be worked out or read again. */
   public long bytes() {
-    long frames = analysis.frames().all().stream().mapToLong(f -> f.pixels().bytes()).sum();
-    return cache.bytes() + masks.bytes() + analysis.bytes() + frames;
+    return cache.bytes() + masks.bytes() + analysis.bytes() + analysis.frames().bytes();
   }
 
-  /** Lets go of all that can be worked out or read again; whoever works with it now still can. */
-  public void letGo() {
-    cache.clear();
-    masks.letGo();
-    analysis.letGo();
+  /**
+   * Lets go of what can be worked out or read again; whoever works with it now still can.
+   *
+   * @param part how much
+   */
+  public void letGo(Part part) {
+    switch (part) {
+      case FULL_SIZE -> analysis.frames().letGo();
+      case NOT_LATELY -> {
+        cache.shrink(LATELY);
+        masks.shrink(LATELY);
+      }
+      case ALL -> {
+        cache.shrink(0);
+        masks.shrink(0);
+        analysis.letGo();
+      }
+    }
+  }
+
+  /** What is let go; first what those who work at the size of a screen miss least. */
+  public enum Part {
+    /** The full size of frames. */
+    FULL_SIZE,
+    /** Pictures and masks that were not used lately. */
+    NOT_LATELY,
+    ALL
   }
 
   /** The picture at a raster, linear BT.2020, while no control moves. Not to be modified. */

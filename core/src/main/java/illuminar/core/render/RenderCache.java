@@ -44,19 +44,22 @@ public final class RenderCache {
     synchronized (entries) {
       Entry old = entries.put(key, new Entry(value, size));
       bytes += size - (old == null ? 0 : old.bytes);
-      var eldest = entries.entrySet().iterator();
-      while (bytes > limit && entries.size() > 1) {
-        bytes -= eldest.next().getValue().bytes;
-        eldest.remove();
-      }
+      forget(limit, 1);
     }
   }
 
-  /** Forgets everything. */
-  public void clear() {
+  /** Forgets what was not used for longest until no more than so many bytes are held. */
+  public void shrink(long to) {
     synchronized (entries) {
-      entries.clear();
-      bytes = 0;
+      forget(to, 0);
+    }
+  }
+
+  private void forget(long to, int stay) {
+    var eldest = entries.values().iterator();
+    while (bytes > to && entries.size() > stay) {
+      bytes -= eldest.next().bytes;
+      eldest.remove();
     }
   }
 

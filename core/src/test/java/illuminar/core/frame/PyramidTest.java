@@ -74,6 +74,20 @@ class PyramidTest {
     assertThat(frame.bytes()).isEqualTo(all);
   }
 
+  /** A frame whose half size is kept: small rasters need nothing read. */
+  @Test
+  void itSaysWhatItCanDrawWithoutReading() {
+    Pyramid frame = Pyramid.of(codes()).readAgain(1, this::read);
+    assertThat(frame.here(1)).isTrue();
+    frame.letGo();
+    assertThat(frame.here(1)).isFalse();
+    assertThat(frame.here(0.3)).isTrue();
+    drawn(frame, 0.3);
+    assertThat(reads).hasValue(0);
+    drawn(frame, 1);
+    assertThat(reads).hasValue(1);
+  }
+
   @Test
   void halvedLevelsAreTheSame() {
     Pyramid whole = Pyramid.of(codes());

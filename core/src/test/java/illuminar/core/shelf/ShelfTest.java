@@ -62,7 +62,7 @@ class ShelfTest {
       assertThat(got.channel(c)).isEqualTo(want.channel(c));
     }
     assertThat(shelf.missed).isEmpty();
-    session.letGo();
+    session.letGo(PreviewSession.Part.ALL);
     assertThat(session.picture(recipe, raster).g()).isEqualTo(want.g());
   }
 }

@@ -73,7 +73,8 @@ final class Answers {
     Raster raster = checked(asked.raster());
     shown =
         asked.draft() && asked.frame().isEmpty()
-            ? open.hurry(view.get(), s -> s.draft(asked.recipe(), raster, asked.moving()))
+            ? open.hurry(
+                view.get(), raster.scale(), s -> s.draft(asked.recipe(), raster, asked.moving()))
             : open.work(view.get(), session -> sharp(session, asked, raster));
     shownAt = raster;
     long rendered = System.nanoTime();

@@ -149,12 +149,16 @@ public class OpenViews {
   }
 
   /**
-   * Works on a view in a hurry: at once where its frames are here, else in turn, since what is not
-   * here is read.
+   * Works on a view in a hurry: at once where what its frames are drawn from is here, else in turn,
+   * since what is not here is read.
+   *
+   * @param scale at which it is worked on
    */
-  public <T> T hurry(View view, Function<PreviewSession, T> work) {
+  public <T> T hurry(View view, double scale, Function<PreviewSession, T> work) {
     PreviewSession session = session(view);
-    return session.analysis().frames().whole() ? work.apply(session) : work(view, session, work);
+    return session.analysis().frames().here(scale)
+        ? work.apply(session)
+        : work(view, session, work);
   }
 
   private static long full(Frames frames) {
@@ -223,11 +227,13 @@ public class OpenViews {
       order.removeAll(worked);
     }
     long sum = sessions.values().stream().mapToLong(PreviewSession::bytes).sum();
-    for (int i = 0; i < order.size() - stay && sum > most; i++) {
-      PreviewSession session = sessions.get(order.get(i));
-      long before = session.bytes();
-      session.letGo();
-      sum -= before - session.bytes();
+    for (PreviewSession.Part part : PreviewSession.Part.values()) {
+      for (int i = 0; i < order.size() - stay && sum > most; i++) {
+        PreviewSession session = sessions.get(order.get(i));
+        long before = session.bytes();
+        session.letGo(part);
+        sum -= before - session.bytes();
+      }
     }
     for (int i = 0; i < order.size() - stay && sum > most; i++) {
       sum -= sessions.get(order.get(i)).bytes();
