@@ -48,7 +48,8 @@ public final class Visitor {
         .orElse("");
   }
 
-  HttpResponse<String> send(String method, String path, String body, String... headers) {
+  /** A request of any method, with more headers. */
+  public HttpResponse<String> send(String method, String path, String body, String... headers) {
     return send(HttpResponse.BodyHandlers.ofString(), method, path, body, headers);
   }
 

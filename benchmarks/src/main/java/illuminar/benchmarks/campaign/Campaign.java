@@ -9,7 +9,12 @@ import java.util.List;
  */
 public final class Campaign {
   static final List<Trial> TRIALS =
-      List.of(new Editors("editors 4", 4), new Editors("editors 10", 10));
+      List.of(
+          new Kills(),
+          new Stops(),
+          new Away(),
+          new Editors("editors 4", 4),
+          new Editors("editors 10", 10));
 
   private Campaign() {}
 

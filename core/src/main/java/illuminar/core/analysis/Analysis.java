@@ -28,9 +28,6 @@ public final class Analysis {
   /** Long edge of the grid on which passes look at the picture below them. */
   public static final int SMALL_EDGE = 144;
 
-  /** Bytes of kept results for a pixel of the analysis grid: twenty planes, as rooms have. */
-  private static final long FOUND = 80;
-
   private final Frames frames;
   private final Set<String> ids;
   private final int fullWidth;
@@ -143,9 +140,9 @@ public final class Analysis {
     return shelf;
   }
 
-  /** Bytes of what was drawn, and about as many as results take that are kept. */
+  /** Bytes of what was drawn and found. */
   public long bytes() {
-    return FOUND * raster.pixels()
+    return kept.bytes()
         + Stream.of(drawn, smallDrawn)
             .flatMap(m -> m.values().stream())
             .flatMap(once -> once.there().stream())
@@ -153,9 +150,16 @@ public final class Analysis {
             .sum();
   }
 
-  /** Lets go of what was drawn and can be drawn again. */
+  /** Lets go of what was drawn, which is quickly drawn again. */
+  public void letGoDrawn() {
+    drawn.clear();
+  }
+
+  /** Lets go of all that can be drawn, found and read again. */
   public void letGo() {
     drawn.clear();
+    smallDrawn.clear();
+    kept.clear();
     frames.letGo();
   }
 }

@@ -4,6 +4,7 @@ import illuminar.core.picture.Once;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.WeakHashMap;
 import java.util.function.Supplier;
 
 /**
@@ -12,6 +13,9 @@ import java.util.function.Supplier;
  */
 final class Kept {
   private final Map<Class<?>, Map<Object, Once<?>>> results = new HashMap<>();
+
+  /** Bytes of each result. */
+  private final Map<Once<?>, Long> weights = new WeakHashMap<>();
 
   <T> T get(Class<T> type, Object question, int most, Supplier<T> find) {
     Once<?> once;
@@ -24,10 +28,35 @@ final class Kept {
       }
     }
     try {
-      return type.cast(once.get());
+      T result = type.cast(once.get());
+      weigh(once, result);
+      return result;
     } catch (RuntimeException | Error e) {
       forget(type, question, once);
       throw e;
+    }
+  }
+
+  private void weigh(Once<?> once, Object result) {
+    synchronized (weights) {
+      weights.computeIfAbsent(once, o -> Weight.of(result));
+    }
+  }
+
+  /** Bytes of all results that are kept. */
+  long bytes() {
+    synchronized (weights) {
+      return weights.values().stream().mapToLong(w -> w).sum();
+    }
+  }
+
+  /** Forgets all results; they are found again when they are asked for. */
+  void clear() {
+    synchronized (results) {
+      results.clear();
+    }
+    synchronized (weights) {
+      weights.clear();
     }
   }
 

@@ -26,7 +26,7 @@ public final class PreviewSession {
   private static final int BAND = 48;
 
   /** Bytes of pictures, and of masks, that count as used lately. */
-  private static final long LATELY = 32_000_000;
+  private static final long LATELY = 16_000_000;
 
   private final Analysis analysis;
   private final FrameStore frames;
@@ -67,6 +67,7 @@ public final class PreviewSession {
       case NOT_LATELY -> {
         cache.shrink(LATELY);
         masks.shrink(LATELY);
+        analysis.letGoDrawn();
       }
       case ALL -> {
         cache.shrink(0);
@@ -80,7 +81,7 @@ public final class PreviewSession {
   public enum Part {
     /** The full size of frames. */
     FULL_SIZE,
-    /** Pictures and masks that were not used lately. */
+    /** Pictures and masks that were not used lately, and the frames as drawn for findings. */
     NOT_LATELY,
     ALL
   }

@@ -1,0 +1,83 @@
+package illuminar.benchmarks.campaign;
+
+import illuminar.server.Visitor;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.locks.LockSupport;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * Someone who takes cards in and delivers views, one after the other, whatever happens meanwhile.
+ */
+final class Orders implements Runnable {
+  private final Visitor visitor;
+  private volatile boolean ends;
+  private int ordered;
+
+  Orders(Visitor visitor) {
+    this.visitor = visitor;
+  }
+
+  @Override
+  public void run() {
+    while (!ends) {
+      try {
+        takeInAndDeliver();
+      } catch (RuntimeException e) {
+        // nobody answers just now, or what is answered is no shoot
+        LockSupport.parkNanos(100_000_000L);
+      }
+    }
+  }
+
+  private void takeInAndDeliver() {
+    JsonNode shoot =
+        Visitor.JSON.readTree(visitor.post("/api/shoots", "{\"name\":\"Fault\"}").body());
+    String id = shoot.path("id").asString();
+    if (id.isEmpty() || !visitor.takeInCard(id).has("id")) {
+      LockSupport.parkNanos(100_000_000L);
+      return;
+    }
+    ordered++;
+    while (!ends && !over(id)) {
+      LockSupport.parkNanos(200_000_000L);
+    }
+    List<String> views = new ArrayList<>();
+    visitor
+        .json("/api/shoots/" + id)
+        .path("views")
+        .forEach(v -> views.add(v.path("id").asString()));
+    String order =
+        "{\"views\":[\"%s\"],\"formats\":[\"JPEG\",\"PNG\"],\"longEdge\":0,\"quality\":90,\"copyright\":\"\"}"
+            .formatted(String.join("\",\"", views));
+    if (!views.isEmpty()
+        && visitor.post("/api/shoots/" + id + "/delivery", order).statusCode() == 202) {
+      ordered++;
+      while (!ends && !over(id)) {
+        LockSupport.parkNanos(200_000_000L);
+      }
+    }
+  }
+
+  private boolean over(String shoot) {
+    try {
+      JsonNode jobs = visitor.json("/api/shoots/" + shoot + "/jobs");
+      for (JsonNode job : jobs) {
+        if (job.path("state").asString().matches("WAITING|RUNNING")) {
+          return false;
+        }
+      }
+      return jobs.isArray();
+    } catch (RuntimeException e) {
+      return false;
+    }
+  }
+
+  void end() {
+    ends = true;
+  }
+
+  int ordered() {
+    return ordered;
+  }
+}
