@@ -98,9 +98,9 @@ final class Victim implements AutoCloseable {
   }
 
   /** Files that were delivered by the list and are not there, or of another length. */
-  long notThere() throws IOException {
+  int notThere() throws IOException {
     List<String> files = data.sql("select bytes || ' ' || path from delivered");
-    long missing = 0;
+    int missing = 0;
     for (String file : files) {
       String[] words = file.split(" ", 2);
       Path path = Path.of(words[1]);
