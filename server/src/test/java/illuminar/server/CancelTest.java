@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import illuminar.core.frame.Codes;
 import illuminar.files.BadPicture;
 import illuminar.server.reading.PictureDoor;
-import illuminar.server.storage.FolderOriginals;
-import illuminar.server.storage.Originals;
+import illuminar.server.storage.Store;
+import illuminar.server.storage.WrittenWhole;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Duration;
@@ -17,6 +17,7 @@ import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.locks.LockSupport;
 import java.util.function.BooleanSupplier;
 import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Primary;
 import tools.jackson.databind.JsonNode;
@@ -54,10 +55,11 @@ class CancelTest {
 
     @Bean
     @Primary
-    Originals slow(FolderOriginals usual) {
-      return new Originals() {
+    Store slow(@Qualifier("store") Store usual) {
+      return new Store() {
         @Override
-        public String keep(Path file) throws IOException {
+        public void write(String name, WrittenWhole.Step write, WrittenWhole.Step check)
+            throws IOException {
           STANDS.countDown();
           try {
             if (STANDS.getCount() == 0 && !GO.await(60, TimeUnit.SECONDS)) {
@@ -66,17 +68,22 @@ class CancelTest {
           } catch (InterruptedException e) {
             throw new IOException(e);
           }
-          return usual.keep(file);
+          usual.write(name, write, check);
         }
 
         @Override
-        public void letGo(String sha) {
+        public boolean has(String name) throws IOException {
+          return usual.has(name);
+        }
+
+        @Override
+        public void letGo(String name) {
           throw new UnsupportedOperationException();
         }
 
         @Override
-        public Path find(String sha256) {
-          return usual.find(sha256);
+        public Path find(String name) throws IOException {
+          return usual.find(name);
         }
       };
     }

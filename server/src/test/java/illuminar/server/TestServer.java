@@ -1,5 +1,6 @@
 package illuminar.server;
 
+import illuminar.server.storage.Bucket;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
@@ -27,6 +28,9 @@ public final class TestServer implements AutoCloseable {
   private final Class<?>[] sources;
   private final boolean demo;
 
+  /** Settings beside the usual ones. */
+  private final List<String> more;
+
   /** Starts with an empty database of this name and the small demo frames on the card. */
   public TestServer(String database) {
     this(database, Path.of("../demo/small/instrument-room"));
@@ -39,17 +43,32 @@ public final class TestServer implements AutoCloseable {
    * @param also parts of the application to put in place of the usual ones
    */
   public TestServer(String database, Path frames, Class<?>... also) {
-    this(database, frames, true, also);
+    this(database, frames, true, List.of(), also);
   }
 
   /** Starts with an empty database and no studio. */
   static TestServer withoutDemo(String database) {
-    return new TestServer(database, Path.of("../demo/small/instrument-room"), false);
+    return new TestServer(database, Path.of("../demo/small/instrument-room"), false, List.of());
   }
 
-  private TestServer(String database, Path frames, boolean demo, Class<?>... also) {
+  /** Starts with an empty database of this name, and files in a bucket. */
+  public static TestServer onBucket(String database, Path frames, Bucket bucket) {
+    return new TestServer(
+        database,
+        frames,
+        true,
+        List.of(
+            "--illuminar.bucket.address=" + bucket.address(),
+            "--illuminar.bucket.name=" + bucket.name(),
+            "--illuminar.bucket.key=" + bucket.key(),
+            "--illuminar.bucket.secret=" + bucket.secret()));
+  }
+
+  private TestServer(
+      String database, Path frames, boolean demo, List<String> more, Class<?>... also) {
     this.database = database;
     this.demo = demo;
+    this.more = more;
     sources = Stream.concat(Stream.of(Illuminar.class), Stream.of(also)).toArray(Class<?>[]::new);
     try {
       home = Files.createTempDirectory("illuminar-home");
@@ -87,21 +106,22 @@ public final class TestServer implements AutoCloseable {
 
   /** Starts the application on what is in the database. */
   public void start() {
-    application = SpringApplication.run(sources, arguments(0));
+    application = SpringApplication.run(sources, arguments(0, home));
   }
 
-  private String[] arguments(int port) {
-    return new String[] {
-      "--server.port=" + port,
-      "--spring.datasource.url=" + address(database) + "?stringtype=unspecified",
-      "--spring.datasource.username=illuminar",
-      "--illuminar.home=" + home,
-      "--illuminar.cards=" + card + "," + secondCard(),
-      "--illuminar.demo=" + demo,
-      "--illuminar.worked=" + System.getProperty("illuminar.worked", "none"),
-      "--spring.main.banner-mode=off",
-      "--logging.level.root=error"
-    };
+  private String[] arguments(int port, Path at) {
+    List<String> usual =
+        List.of(
+            "--server.port=" + port,
+            "--spring.datasource.url=" + address(database) + "?stringtype=unspecified",
+            "--spring.datasource.username=illuminar",
+            "--illuminar.home=" + at,
+            "--illuminar.cards=" + card + "," + secondCard(),
+            "--illuminar.demo=" + demo,
+            "--illuminar.worked=" + System.getProperty("illuminar.worked", "none"),
+            "--spring.main.banner-mode=off",
+            "--logging.level.root=error");
+    return Stream.concat(usual.stream(), more.stream()).toArray(String[]::new);
   }
 
   /**
@@ -110,13 +130,26 @@ public final class TestServer implements AutoCloseable {
    * @param options of Java
    */
   public Process process(int port, String... options) throws IOException {
+    return process(port, home, options);
+  }
+
+  /**
+   * The application on another machine: on the same database, with a folder of its own.
+   *
+   * @param options of Java
+   */
+  public Process node(int port, String... options) throws IOException {
+    return process(port, Files.createTempDirectory("illuminar-node"), options);
+  }
+
+  private Process process(int port, Path at, String... options) throws IOException {
     List<String> command = new ArrayList<>();
     command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
     command.addAll(List.of(options));
     command.addAll(List.of("-Djava.awt.headless=true", "-cp"));
     command.add(System.getProperty("java.class.path"));
     command.add(Illuminar.class.getName());
-    command.addAll(List.of(arguments(port)));
+    command.addAll(List.of(arguments(port, at)));
     return new ProcessBuilder(command)
         .redirectOutput(ProcessBuilder.Redirect.DISCARD)
         .redirectError(ProcessBuilder.Redirect.DISCARD)

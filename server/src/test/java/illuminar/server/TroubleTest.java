@@ -5,7 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import illuminar.files.Legend;
 import illuminar.files.PictureReader;
 import illuminar.files.PictureWriter;
-import illuminar.server.storage.Originals;
+import illuminar.server.storage.Store;
+import illuminar.server.storage.WrittenWhole;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.net.ConnectException;
@@ -24,6 +25,7 @@ import java.util.concurrent.locks.LockSupport;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Primary;
 import tools.jackson.databind.JsonNode;
@@ -42,28 +44,30 @@ class TroubleTest {
 
     @Bean
     @Primary
-    Originals small(Settings settings) {
-      Path folder = settings.home().resolve("small-disk");
-      return new Originals() {
+    Store small(@Qualifier("store") Store usual) {
+      return new Store() {
         @Override
-        public synchronized String keep(Path file) throws IOException {
+        public synchronized void write(
+            String name, WrittenWhole.Step write, WrittenWhole.Step check) throws IOException {
           if (++kept > 3) {
             throw new IOException("No space left on device");
           }
-          String sha = "%064x".formatted(kept);
-          Files.createDirectories(folder);
-          Files.copy(file, find(sha));
-          return sha;
+          usual.write(name, write, check);
         }
 
         @Override
-        public void letGo(String sha) {
+        public boolean has(String name) throws IOException {
+          return usual.has(name);
+        }
+
+        @Override
+        public void letGo(String name) {
           throw new UnsupportedOperationException();
         }
 
         @Override
-        public Path find(String sha256) {
-          return folder.resolve(sha256);
+        public Path find(String name) throws IOException {
+          return usual.find(name);
         }
       };
     }
@@ -208,10 +212,7 @@ class TroubleTest {
   void aKilledProcessLeavesNothingHalfDone() throws Exception {
     try (TestServer server = new TestServer("trouble_kill")) {
       server.stop();
-      int port;
-      try (ServerSocket free = new ServerSocket(0)) {
-        port = free.getLocalPort();
-      }
+      int port = freePort();
       Process process = server.process(port);
       String url = "http://127.0.0.1:" + port;
       waitFor(url, process);
@@ -227,9 +228,8 @@ class TroubleTest {
       assertThat(views).hasSize(1);
       assertThat(again.json("/api/views/" + views.get(0).path("id").asString()).path("frames"))
           .hasSize(8);
-      try (Stream<Path> files = Files.list(server.home().resolve("originals"))) {
-        assertThat(files.filter(f -> f.getFileName().toString().startsWith("arriving-")))
-            .hasSizeLessThanOrEqualTo(1);
+      try (Stream<Path> files = Files.walk(server.home().resolve("originals"))) {
+        assertThat(files.filter(f -> f.toString().endsWith(".part"))).isEmpty();
       }
     }
   }
@@ -238,10 +238,7 @@ class TroubleTest {
   @Test
   void progressIsHeardWhereverOneListens() throws Exception {
     try (TestServer server = new TestServer("trouble_two")) {
-      int port;
-      try (ServerSocket free = new ServerSocket(0)) {
-        port = free.getLocalPort();
-      }
+      int port = freePort();
       Process other = server.process(port, "-Dilluminar.jobs=false");
       try {
         String url = "http://127.0.0.1:" + port;
@@ -274,7 +271,13 @@ class TroubleTest {
     }
   }
 
-  private static void waitFor(String url, Process process) throws Exception {
+  static int freePort() throws IOException {
+    try (ServerSocket free = new ServerSocket(0)) {
+      return free.getLocalPort();
+    }
+  }
+
+  static void waitFor(String url, Process process) throws Exception {
     HttpClient client = HttpClient.newHttpClient();
     long end = System.nanoTime() + 90_000_000_000L;
     while (System.nanoTime() < end) {

@@ -8,8 +8,11 @@ import illuminar.server.recipe.RecipeJson;
 import illuminar.server.shoot.Shoot;
 import illuminar.server.shoot.ShootService;
 import illuminar.server.shoot.View;
+import illuminar.server.storage.Store;
 import illuminar.server.web.Problem;
 import jakarta.validation.constraints.NotNull;
+import java.io.IOException;
+import java.nio.file.NoSuchFileException;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.core.io.FileSystemResource;
@@ -37,6 +40,7 @@ class DeliveryController {
   private final DeliveredFiles files;
   private final Formats formats;
   private final Audit audit;
+  private final Store store;
 
   DeliveryController(
       ShootService shoots,
@@ -44,13 +48,15 @@ class DeliveryController {
       RecipeJson json,
       DeliveredFiles files,
       Formats formats,
-      Audit audit) {
+      Audit audit,
+      Store store) {
     this.shoots = shoots;
     this.jobs = jobs;
     this.json = json;
     this.files = files;
     this.formats = formats;
     this.audit = audit;
+    this.store = store;
   }
 
   record File(
@@ -119,13 +125,19 @@ class DeliveryController {
         .toList();
   }
 
-  @GetMapping("/delivered/{id}")
-  ResponseEntity<Resource> fetch(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
-    Delivered d = files.findOwned(id, member.studio()).orElseThrow(() -> Problem.notFound("file"));
-    Resource file = new FileSystemResource(d.path());
-    if (!file.exists()) {
-      throw new Problem(HttpStatus.GONE, d.name() + " is no longer kept; deliver it again.");
+  private Resource kept(Delivered file) throws IOException {
+    try {
+      return new FileSystemResource(store.find(file.path()));
+    } catch (NoSuchFileException e) {
+      throw new Problem(HttpStatus.GONE, file.name() + " is no longer kept; deliver it again.");
     }
+  }
+
+  @GetMapping("/delivered/{id}")
+  ResponseEntity<Resource> fetch(@AuthenticationPrincipal Member member, @PathVariable UUID id)
+      throws IOException {
+    Delivered d = files.findOwned(id, member.studio()).orElseThrow(() -> Problem.notFound("file"));
+    Resource file = kept(d);
     String type = formats.of(d.format()).mediaType();
     return ResponseEntity.ok()
         .header(

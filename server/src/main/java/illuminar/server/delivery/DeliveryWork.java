@@ -5,7 +5,6 @@ import illuminar.core.recipe.Recipe;
 import illuminar.files.BadPicture;
 import illuminar.files.Header;
 import illuminar.files.Legend;
-import illuminar.server.Settings;
 import illuminar.server.delivery.format.Finished;
 import illuminar.server.delivery.format.OutputFormat;
 import illuminar.server.job.Job;
@@ -19,7 +18,7 @@ import illuminar.server.shoot.ShootService;
 import illuminar.server.shoot.View;
 import illuminar.server.shoot.Views;
 import illuminar.server.sitting.OpenViews;
-import illuminar.server.storage.WrittenWhole;
+import illuminar.server.storage.Store;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -28,18 +27,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
-import org.springframework.boot.context.event.ApplicationReadyEvent;
-import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /** Renders finished files at the size and in the formats that were ordered. */
 @Component
 class DeliveryWork implements Work {
   static final String KIND = "DELIVERY";
-
-  private static final Logger LOG = LoggerFactory.getLogger(DeliveryWork.class);
 
   private final Views views;
   private final FrameRows frames;
@@ -50,7 +43,7 @@ class DeliveryWork implements Work {
   private final DeliveredFiles files;
   private final Formats formats;
   private final PictureDoor door;
-  private final Path folder;
+  private final Store store;
 
   DeliveryWork(
       Views views,
@@ -62,7 +55,7 @@ class DeliveryWork implements Work {
       DeliveredFiles files,
       Formats formats,
       PictureDoor door,
-      Settings settings) {
+      Store store) {
     this.views = views;
     this.frames = frames;
     this.shoots = shoots;
@@ -72,7 +65,7 @@ class DeliveryWork implements Work {
     this.files = files;
     this.formats = formats;
     this.door = door;
-    this.folder = settings.home().toAbsolutePath().resolve("delivered");
+    this.store = store;
   }
 
   @Override
@@ -93,19 +86,18 @@ class DeliveryWork implements Work {
     Map<UUID, String> stems = stems(order);
     int total = order.views().size() * wanted.size();
     int done = 0;
-    Path place = folder.resolve(job.id().toString());
-    Files.createDirectories(place);
     for (UUID id : order.views()) {
       View view = views.findById(id).orElseThrow();
       boolean all = true;
       for (OutputFormat format : wanted) {
         progress.at(done++, total, view.name() + " as " + format.name());
         String name = stems.get(id) + "." + format.ending();
-        if (!files.existsByJobIdAndName(job.id(), name) || !Files.exists(place.resolve(name))) {
+        String place = "delivered/" + job.id() + "/" + name;
+        if (!files.existsByJobIdAndName(job.id(), name) || !store.has(place)) {
           all &=
               progress.alone(
                   name + " could not be written",
-                  () -> deliver(job, order, view, format, place.resolve(name)));
+                  () -> deliver(job, order, view, format, name, place));
         }
       }
       if (all) {
@@ -122,7 +114,8 @@ class DeliveryWork implements Work {
     return FileNames.of(names, order.longEdge());
   }
 
-  private void deliver(Job job, DeliveryOrder order, View view, OutputFormat format, Path target)
+  private void deliver(
+      Job job, DeliveryOrder order, View view, OutputFormat format, String name, String place)
       throws IOException {
     Recipe recipe = recipes.state(job.studioId(), view.id()).recipe();
     double scale =
@@ -131,9 +124,8 @@ class DeliveryWork implements Work {
             : Math.min(1, order.longEdge() / (double) Math.max(view.width(), view.height()));
     Finished finished =
         new Finished(open.analysis(view), recipe, scale, legend(view, recipe, order.copyright()));
-    String name = target.getFileName().toString();
-    WrittenWhole.write(
-        target,
+    store.write(
+        place,
         file -> format.write(finished, order.quality() / 100.0, file),
         file -> check(file, name, finished));
     files.deleteByJobIdAndName(job.id(), name);
@@ -143,8 +135,8 @@ class DeliveryWork implements Work {
             view.id(),
             name,
             format.id(),
-            target.toString(),
-            Files.size(target),
+            place,
+            Files.size(store.find(place)),
             finished.width(),
             finished.height()));
   }
@@ -158,16 +150,6 @@ class DeliveryWork implements Work {
       }
     } catch (BadPicture e) {
       throw new IOException(e);
-    }
-  }
-
-  /** Files that a crash left half written are swept away when the application starts. */
-  @EventListener(ApplicationReadyEvent.class)
-  void sweep() {
-    try {
-      WrittenWhole.sweep(folder);
-    } catch (IOException e) {
-      LOG.warn("what was half written in {} could not be swept", folder, e);
     }
   }
 

@@ -11,6 +11,8 @@ import illuminar.server.shoot.FrameRows;
 import illuminar.server.shoot.View;
 import illuminar.server.shoot.Views;
 import illuminar.server.storage.Originals;
+import java.io.IOException;
+import java.nio.file.NoSuchFileException;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -58,7 +60,7 @@ class ReadAgain implements Work {
   }
 
   @Override
-  public void run(Job job, Progress progress) {
+  public void run(Job job, Progress progress) throws IOException {
     View view = views.findById(json.read(job.subject(), Subject.class).view()).orElse(null);
     if (view == null || view.state() != View.State.NEW) {
       return;
@@ -70,6 +72,8 @@ class ReadAgain implements Work {
       try {
         row.read(door.glance(originals.find(row.sha256()), row.name()).capture());
         frames.saveAndFlush(row);
+      } catch (NoSuchFileException e) {
+        progress.problem(row.name() + " is not where it was kept. What is known of it stays.");
       } catch (BadPicture e) {
         progress.problem(e.getMessage() + ". What is known of it stays.");
       }

@@ -13,6 +13,9 @@ import illuminar.server.reading.Wanted;
 import illuminar.server.shoot.FrameRow;
 import illuminar.server.storage.Originals;
 import illuminar.server.web.Problem;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.NoSuchFileException;
 import java.util.List;
 import java.util.function.BooleanSupplier;
 import java.util.function.Supplier;
@@ -75,6 +78,10 @@ public class FrameLoader {
       return door.pixels(originals.find(row.sha256()), row.name(), wanted);
     } catch (BadPicture e) {
       throw new Problem(HttpStatus.CONFLICT, e.getMessage());
+    } catch (NoSuchFileException e) {
+      throw new Problem(HttpStatus.CONFLICT, row.name() + " is not where it was kept.");
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
     }
   }
 }

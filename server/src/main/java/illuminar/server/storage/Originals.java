@@ -1,21 +1,57 @@
 package illuminar.server.storage;
 
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import org.springframework.stereotype.Component;
 
-/** Keeps originals by their content: written once, never written again. */
-public interface Originals {
+/** Originals by their content: written once, never written again. */
+@Component
+public class Originals {
+  private final Store store;
+
+  Originals(Store store) {
+    this.store = store;
+  }
+
+  private static String name(String sha256) {
+    if (!sha256.matches("[0-9a-f]{64}")) {
+      throw new IllegalArgumentException("not a content hash");
+    }
+    return "originals/" + sha256.substring(0, 2) + "/" + sha256;
+  }
 
   /**
    * Copies a file in, durably, and gives its SHA-256 in hex.
    *
    * @throws IOException where it cannot be written, with nothing half-written left behind
    */
-  String keep(Path file) throws IOException;
+  public String keep(Path file) throws IOException {
+    String sha = Sha256.of(file);
+    if (!store.has(name(sha))) {
+      store.write(name(sha), copy -> Files.copy(file, copy), copy -> compare(copy, sha));
+      store.find(name(sha)).toFile().setReadOnly();
+    }
+    return sha;
+  }
+
+  private static void compare(Path copy, String sha) throws IOException {
+    if (!Sha256.of(copy).equals(sha)) {
+      throw new IOException("it was not copied as it is");
+    }
+  }
 
   /** Deletes a content that nothing uses any more. */
-  void letGo(String sha256) throws IOException;
+  public void letGo(String sha256) throws IOException {
+    store.letGo(name(sha256));
+  }
 
-  /** Where the content can be read. */
-  Path find(String sha256);
+  /**
+   * Where the content can be read.
+   *
+   * @throws java.nio.file.NoSuchFileException where it is not there
+   */
+  public Path find(String sha256) throws IOException {
+    return store.find(name(sha256));
+  }
 }

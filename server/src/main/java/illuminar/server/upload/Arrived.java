@@ -1,14 +1,15 @@
 package illuminar.server.upload;
 
-import illuminar.server.Settings;
 import illuminar.server.intake.Source;
 import illuminar.server.shoot.FrameRow;
 import illuminar.server.shoot.FrameRows;
+import illuminar.server.storage.Store;
 import illuminar.server.web.Problem;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -26,12 +27,12 @@ import org.springframework.stereotype.Component;
 class Arrived implements Source {
   private final ArrivalRows rows;
   private final FrameRows frames;
-  private final Path folder;
+  private final Store store;
 
-  Arrived(ArrivalRows rows, FrameRows frames, Settings settings) {
+  Arrived(ArrivalRows rows, FrameRows frames, Store store) {
     this.rows = rows;
     this.frames = frames;
-    folder = settings.home().toAbsolutePath().resolve("arrived");
+    this.store = store;
   }
 
   @Override
@@ -50,14 +51,22 @@ class Arrived implements Source {
   }
 
   private Waiting waiting(UUID shoot, Arrival a) {
-    return new Waiting(a.name(), place(shoot, a.sha256()));
+    String place = place(shoot, a.sha256());
+    try {
+      return new Waiting(a.name(), store.find(place));
+    } catch (NoSuchFileException e) {
+      // who reads it says so
+      return new Waiting(a.name(), Path.of(place));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
   }
 
   @Override
   public void taken(UUID shoot, List<String> names) {
     List<Arrival> gone = rows.findByShootIdAndNameIn(shoot, names);
     rows.deleteAll(gone);
-    gone.forEach(a -> delete(place(shoot, a.sha256())));
+    gone.forEach(a -> letGo(place(shoot, a.sha256())));
   }
 
   /** Throws one away that will not be taken in. */
@@ -87,13 +96,11 @@ class Arrived implements Source {
    */
   synchronized void come(UUID shoot, String name, String sha256, Path file) throws IOException {
     if (here(shoot, List.of(sha256)).contains(sha256)) {
-      delete(file);
+      Files.deleteIfExists(file);
       return;
     }
-    Path place = place(shoot, sha256);
-    Files.createDirectories(place.getParent());
     long bytes = Files.size(file);
-    Files.move(file, place, StandardCopyOption.ATOMIC_MOVE);
+    store.write(place(shoot, sha256), half -> Files.move(file, half), half -> {});
     rows.saveAndFlush(new Arrival(shoot, free(shoot, SentName.of(name)), sha256, bytes));
   }
 
@@ -106,13 +113,13 @@ class Arrived implements Source {
     }
   }
 
-  private Path place(UUID shoot, String sha256) {
-    return folder.resolve(shoot.toString()).resolve(sha256);
+  private static String place(UUID shoot, String sha256) {
+    return "arrived/" + shoot + "/" + sha256;
   }
 
-  private static void delete(Path file) {
+  private void letGo(String name) {
     try {
-      Files.deleteIfExists(file);
+      store.letGo(name);
     } catch (IOException e) {
       // what cannot be deleted is in nobody's list any more
     }

@@ -1,5 +1,6 @@
 package illuminar.server.web;
 
+import illuminar.server.storage.StoreAway;
 import java.sql.SQLException;
 import java.sql.SQLRecoverableException;
 import java.sql.SQLTransientException;
@@ -8,8 +9,8 @@ import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.transaction.CannotCreateTransactionException;
 
 /**
- * Whether something failed because the database is away. Source for the states: PostgreSQL's
- * manual, appendix A (08 connection, 53 resources, 57P shut down).
+ * Whether something failed because the database or the store is away. Source for the states:
+ * PostgreSQL's manual, appendix A (08 connection, 53 resources, 57P shut down).
  */
 public final class Outage {
   private Outage() {}
@@ -20,6 +21,7 @@ public final class Outage {
       if (e instanceof CannotCreateTransactionException
           || e instanceof DataAccessResourceFailureException
           || e instanceof TransactionException // neither kept nor taken back: nobody is there
+          || e instanceof StoreAway
           || e instanceof SQLTransientException
           || e instanceof SQLRecoverableException
           || e instanceof SQLException s && away(s.getSQLState())) {

@@ -1,5 +1,6 @@
 package illuminar.server.web;
 
+import illuminar.server.storage.StoreAway;
 import java.sql.SQLException;
 import org.springframework.core.NestedExceptionUtils;
 import org.springframework.dao.DataAccessException;
@@ -88,5 +89,13 @@ class Problems extends ResponseEntityExceptionHandler {
     return ProblemDetail.forStatusAndDetail(
         HttpStatus.SERVICE_UNAVAILABLE,
         "The database cannot be reached just now. Nothing that was saved is lost; try again in a moment.");
+  }
+
+  @ExceptionHandler(StoreAway.class)
+  ProblemDetail store(StoreAway e) {
+    logger.warn("store", e);
+    return ProblemDetail.forStatusAndDetail(
+        HttpStatus.SERVICE_UNAVAILABLE,
+        "The store of originals cannot be reached just now; try again in a moment.");
   }
 }
