@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.locks.LockSupport;
+import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -50,6 +51,9 @@ final class Hand implements Runnable {
       } catch (IllegalStateException e) {
         // nobody answers just now
         LockSupport.parkNanos(50_000_000L);
+      } catch (JacksonException e) {
+        failures++;
+        System.out.println("an answer is no JSON: " + e.getMessage());
       }
     }
   }
@@ -67,6 +71,11 @@ final class Hand implements Runnable {
     long now = state.path("edition").asLong();
     boolean same = now == edition && there == value;
     boolean further = now == edition + 1 && there == sent;
+    if (further) {
+      // what was not acknowledged was done; from now on it must stay
+      edition = now;
+      value = there;
+    }
     if (!same && !further) {
       lost++;
       System.out.printf(

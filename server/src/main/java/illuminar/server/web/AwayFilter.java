@@ -8,15 +8,14 @@ import java.io.IOException;
 import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
-import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.web.filter.OncePerRequestFilter;
 import org.springframework.web.servlet.HandlerExceptionResolver;
 
 /**
- * Sessions are read before any controller is reached: where the database is away by then, the
- * answer is the same as later.
+ * Sessions are read before any controller is reached, and kept after it: where the database is away
+ * by then, the answer is the same as from a controller.
  */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE)
@@ -33,10 +32,14 @@ class AwayFilter extends OncePerRequestFilter {
       throws ServletException, IOException {
     try {
       chain.doFilter(request, response);
-    } catch (DataAccessException | CannotCreateTransactionException e) {
-      if (response.isCommitted() || problems.resolveException(request, response, null, e) == null) {
+    } catch (RuntimeException e) {
+      if (response.isCommitted() || !Outage.is(e)) {
         throw e;
       }
+      // a session that could not be kept after the answer was written
+      response.reset();
+      problems.resolveException(
+          request, response, null, new CannotCreateTransactionException("away", e));
     }
   }
 }

@@ -13,7 +13,7 @@ import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.security.access.AccessDeniedException;
-import org.springframework.transaction.CannotCreateTransactionException;
+import org.springframework.transaction.TransactionException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
@@ -80,7 +80,7 @@ class Problems extends ResponseEntityExceptionHandler {
             HttpStatus.CONFLICT, "Something else changed this at the same moment. Try again.");
   }
 
-  @ExceptionHandler({DataAccessException.class, CannotCreateTransactionException.class})
+  @ExceptionHandler({DataAccessException.class, TransactionException.class})
   ProblemDetail database(Exception e) {
     logger.warn("database: " + e.getMessage());
     if (!Outage.is(e)) {

@@ -1,0 +1,55 @@
+package illuminar.server.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.IOException;
+import java.sql.SQLRecoverableException;
+import org.junit.jupiter.api.Test;
+import org.springframework.mock.web.MockHttpServletRequest;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.transaction.TransactionSystemException;
+import org.springframework.web.servlet.ModelAndView;
+
+/** An outage beside a controller is answered once, as from a controller (RFC 9457). */
+class AwayFilterTest {
+  private final MockHttpServletResponse response = new MockHttpServletResponse();
+  private final AwayFilter filter =
+      new AwayFilter(
+          (request, answer, handler, e) -> {
+            answer.setStatus(503);
+            write("{\"detail\":\"away\"}");
+            return new ModelAndView();
+          });
+
+  private void write(String words) {
+    try {
+      response.getWriter().write(words);
+    } catch (IOException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  private void after(RuntimeException e) throws Exception {
+    filter.doFilter(
+        new MockHttpServletRequest("GET", "/api/shoots"),
+        response,
+        (request, answer) -> {
+          write("{\"shoots\":[]}");
+          throw e;
+        });
+  }
+
+  @Test
+  void anAnswerWhoseSessionCannotBeKeptIsTakenBack() throws Exception {
+    after(new TransactionSystemException("commit", new SQLRecoverableException("closed")));
+    assertThat(response.getStatus()).isEqualTo(503);
+    assertThat(response.getContentAsString()).isEqualTo("{\"detail\":\"away\"}");
+  }
+
+  @Test
+  void anythingElseIsNoOutage() {
+    assertThatThrownBy(() -> after(new IllegalArgumentException("wrong")))
+        .isInstanceOf(IllegalArgumentException.class);
+  }
+}
