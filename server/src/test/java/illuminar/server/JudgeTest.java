@@ -55,6 +55,14 @@ class JudgeTest {
    * and hardly anything left. Source: the trade's worked numbers.
    */
   @Test
+  void tooManyPlacesAreNotSolvedAtOnce() {
+    String lab = "{\"l\":50,\"a\":1,\"b\":1}";
+    String body = "{\"colours\":[" + (lab + ",").repeat(200) + lab + "]}";
+    assertThat(visitor.post("/api/solve/neutral", body).body())
+        .contains("At most 200 places are solved at once.");
+  }
+
+  @Test
   void theWorkedMatchIsSolved() {
     JsonNode solved =
         ask(

@@ -56,6 +56,24 @@ class RecipesTest {
   }
 
   @Test
+  void aFrameOfAnotherViewIsRefused() {
+    JsonNode before = state();
+    String own = before.at("/recipe/ground/frames/0").asString();
+    String body =
+        before.path("recipe").toString().replace(own, "00000000-0000-0000-0000-000000000000");
+    HttpResponse<String> said =
+        visitor.send(
+            "PUT",
+            "/api/views/" + view + "/recipe",
+            body,
+            "If-Match",
+            "\"" + before.path("edition").asLong() + "\"");
+    assertThat(said.statusCode()).isEqualTo(422);
+    assertThat(said.body()).contains("names a frame that the view does not have");
+    assertThat(state()).isEqualTo(before);
+  }
+
+  @Test
   void everyEditIsARevisionAndUndoMovesAlongThem() {
     JsonNode first = state();
     // wherever the view stands, both are changes

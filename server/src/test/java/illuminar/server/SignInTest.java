@@ -65,6 +65,47 @@ class SignInTest {
     assertThat(new Visitor(server.url()).signedIn().get("/api/shoots").statusCode()).isEqualTo(200);
   }
 
+  /** Who forgets to sign out does not fill the table: the session not used for longest goes. */
+  @Test
+  void onePersonHasSoManySessions() {
+    Studio busy = server.bean(Studios.class).save(new Studio("Busy", "", false));
+    String secret = server.bean(PasswordEncoder.class).encode("busy");
+    Account one =
+        server
+            .bean(Accounts.class)
+            .save(new Account(busy.id(), "busy@illuminar.test", "B", secret, StudioRole.OWNER));
+    List<Visitor> visits = new ArrayList<>();
+    for (int k = 0; k < 22; k++) {
+      visits.add(new Visitor(server.url()).signedIn("busy@illuminar.test", "busy"));
+    }
+    assertThat(visits.get(0).get("/api/shoots").statusCode()).isEqualTo(401);
+    assertThat(visits.get(21).get("/api/shoots").statusCode()).isEqualTo(200);
+    assertThat(
+            server.sql(
+                "select count(*) from spring_session where principal_name = '" + one.id() + "'"))
+        .containsExactly("20");
+  }
+
+  /** Behind a proxy that ends TLS (RFC 6797, RFC 6265): only then. */
+  @Test
+  void cookiesAreSecureAndHstsIsSaidBehindTls() throws Exception {
+    try (TestServer behind =
+        TestServer.with("sign_in_tls", "--server.forward-headers-strategy=native")) {
+      Visitor visitor = new Visitor(behind.url());
+      String signIn = "{\"email\":\"demo@illuminar.test\",\"password\":\"heather\"}";
+      visitor.get("/api/session");
+      HttpResponse<String> tls =
+          visitor.send("POST", "/api/session", signIn, "X-Forwarded-Proto", "https");
+      assertThat(tls.headers().firstValue("Strict-Transport-Security"))
+          .hasValueSatisfying(v -> assertThat(v).contains("max-age=31536000"));
+      assertThat(tls.headers().allValues("Set-Cookie"))
+          .isNotEmpty()
+          .allSatisfy(cookie -> assertThat(cookie).contains("; Secure"));
+      HttpResponse<String> plain = new Visitor(behind.url()).get("/api/session");
+      assertThat(plain.headers().firstValue("Strict-Transport-Security")).isEmpty();
+    }
+  }
+
   /** Checking a password takes long by design; who waits for a page does not wait for it. */
   @Test
   void manyWhoSignInLeaveOthersTheirPages() throws Exception {

@@ -51,6 +51,12 @@ public final class TestServer implements AutoCloseable {
     return new TestServer(database, Path.of("../demo/small/instrument-room"), false, List.of());
   }
 
+  /** Starts with an empty database of this name, and with some settings. */
+  static TestServer with(String database, String... settings) {
+    return new TestServer(
+        database, Path.of("../demo/small/instrument-room"), true, List.of(settings));
+  }
+
   /** Starts with an empty database of this name, and files in a bucket. */
   public static TestServer onBucket(String database, Path frames, Bucket bucket) {
     return new TestServer(
@@ -125,7 +131,8 @@ public final class TestServer implements AutoCloseable {
   }
 
   /**
-   * The application in a process of its own on the same data, to be killed.
+   * The application in a process of its own on the same data, to be killed; what it says lies in
+   * {@code said.log} in its folder.
    *
    * @param options of Java
    */
@@ -151,8 +158,8 @@ public final class TestServer implements AutoCloseable {
     command.add(Illuminar.class.getName());
     command.addAll(List.of(arguments(port, at)));
     return new ProcessBuilder(command)
-        .redirectOutput(ProcessBuilder.Redirect.DISCARD)
-        .redirectError(ProcessBuilder.Redirect.DISCARD)
+        .redirectErrorStream(true)
+        .redirectOutput(ProcessBuilder.Redirect.appendTo(at.resolve("said.log").toFile()))
         .start();
   }
 

@@ -13,6 +13,9 @@ public final class Campaign {
           new Kills(),
           new Stops(),
           new Away(),
+          new TwoNodes(),
+          new Bodies(),
+          new BadFiles(),
           new Editors("editors 4", 4),
           new Editors("editors 10", 10));
 

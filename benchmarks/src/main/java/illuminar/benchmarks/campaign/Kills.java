@@ -44,6 +44,9 @@ final class Kills implements Trial {
       Random chance = new Random(17);
       for (int k = 0; k < kills; k++) {
         LockSupport.parkNanos((200 + chance.nextInt(2500)) * 1_000_000L);
+        if (k % 25 == 0) {
+          System.out.println(k + " kills");
+        }
         if (k % SERVER == 0) {
           victim.kill();
           victim.start();

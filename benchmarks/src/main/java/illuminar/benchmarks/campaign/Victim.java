@@ -82,18 +82,27 @@ final class Victim implements AutoCloseable {
 
   /** Waits until no job is under way or in line; how many still are after some minutes. */
   int jobsLeft() {
-    long end = System.nanoTime() + TimeUnit.MINUTES.toNanos(8);
-    while (System.nanoTime() < end && open() > 0) {
-      LockSupport.parkNanos(500_000_000L);
-    }
-    return open();
+    return jobsLeft(data);
   }
 
-  private int open() {
-    return count("select count(*) from job where finished is null");
+  /** The same of any application's data. */
+  static int jobsLeft(TestServer data) {
+    long end = System.nanoTime() + TimeUnit.MINUTES.toNanos(8);
+    while (System.nanoTime() < end && open(data) > 0) {
+      LockSupport.parkNanos(500_000_000L);
+    }
+    return open(data);
+  }
+
+  private static int open(TestServer data) {
+    return count(data, "select count(*) from job where finished is null");
   }
 
   int count(String question) {
+    return count(data, question);
+  }
+
+  static int count(TestServer data, String question) {
     return Integer.parseInt(data.sql(question).get(0));
   }
 

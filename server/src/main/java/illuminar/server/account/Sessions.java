@@ -2,6 +2,8 @@ package illuminar.server.account;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.Comparator;
+import java.util.List;
 import java.util.UUID;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.context.SecurityContext;
@@ -14,6 +16,9 @@ import org.springframework.stereotype.Component;
 /** Sessions of members; they outlive a restart and are seen by every node. */
 @Component
 public class Sessions {
+  /** Sessions of one person at a time. */
+  private static final int MOST = 20;
+
   private final SecurityContextRepository contexts;
   private final FindByIndexNameSessionRepository<? extends Session> kept;
 
@@ -29,11 +34,24 @@ public class Sessions {
     if (request.getSession(false) != null) {
       request.changeSessionId();
     }
+    makeRoom(account.id());
     Member member = account.member();
     SecurityContext context = SecurityContextHolder.createEmptyContext();
     context.setAuthentication(
         UsernamePasswordAuthenticationToken.authenticated(member, null, member.authorities()));
     contexts.saveContext(context, request, response);
+  }
+
+  /** Of those who forget to sign out the session goes that was not used for longest. */
+  private void makeRoom(UUID account) {
+    List<? extends Session> all =
+        kept.findByPrincipalName(account.toString()).values().stream()
+            .sorted(Comparator.comparing(Session::getLastAccessedTime))
+            .toList();
+    all.stream()
+        .limit(Math.max(0, all.size() - MOST + 1))
+        .map(Session::getId)
+        .forEach(kept::deleteById);
   }
 
   /** Ends the session that a request belongs to. */

@@ -22,6 +22,14 @@ class SolveController {
    * @param reference where they are to come; not asked for a neutral
    */
   record Asked(List<Lab> colours, Numbers present, Lab reference) {
+    private static final int MOST = 200;
+
+    Asked {
+      if (colours != null && colours.size() > MOST) {
+        throw new IllegalArgumentException("At most " + MOST + " places are solved at once.");
+      }
+    }
+
     List<Lab> before() {
       Balance now = present == null ? Balance.NONE : present.move();
       return colours == null ? List.of() : colours.stream().map(c -> Solve.before(c, now)).toList();

@@ -3,6 +3,7 @@ package illuminar.server.recipe;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.recipe.Refit;
 import illuminar.core.recipe.Sentence;
+import illuminar.server.shoot.FrameRows;
 import illuminar.server.shoot.View;
 import illuminar.server.shoot.Views;
 import illuminar.server.web.Problem;
@@ -24,9 +25,11 @@ import org.springframework.transaction.annotation.Transactional;
 public class RecipeService {
   private final Views views;
   private final Revisions revisions;
+  private final FrameRows frames;
   private final RecipeJson json;
 
-  RecipeService(Views views, Revisions revisions, RecipeJson json) {
+  RecipeService(Views views, Revisions revisions, FrameRows frames, RecipeJson json) {
+    this.frames = frames;
     this.views = views;
     this.revisions = revisions;
     this.json = json;
@@ -125,6 +128,7 @@ public class RecipeService {
     if (recipe.equals(before.recipe())) {
       return before;
     }
+    checkFrames(viewId, recipe);
     int number = revisions.last(viewId) + 1;
     String said = Sentence.change(before.recipe(), recipe);
     revisions.save(new Revision(viewId, number, before.revision(), json.write(recipe), said));
@@ -159,6 +163,15 @@ public class RecipeService {
     view.pointAt(revision);
     views.saveAndFlush(view);
     return state(view);
+  }
+
+  /** A recipe is of its own view's frames, also of those that lie in the bin. */
+  private void checkFrames(UUID view, Recipe recipe) {
+    if (!frames.ids(view).containsAll(recipe.frames())) {
+      throw new Problem(
+          HttpStatus.UNPROCESSABLE_CONTENT,
+          "This recipe names a frame that the view does not have.");
+    }
   }
 
   private static void check(State now, long edition) {

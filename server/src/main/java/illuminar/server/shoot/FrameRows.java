@@ -3,6 +3,7 @@ package illuminar.server.shoot;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
@@ -32,6 +33,10 @@ public interface FrameRows extends JpaRepository<FrameRow, UUID> {
       "select f from FrameRow f join View v on v.id = f.viewId where v.shootId = :shoot"
           + " and f.binned is null and v.binned is null and f.sha256 in :hashes")
   List<FrameRow> findInShoot(UUID shoot, List<String> hashes);
+
+  /** Ids of all frames of a view, with those in the bin. */
+  @Query("select cast(f.id as string) from FrameRow f where f.viewId = :view")
+  Set<String> ids(UUID view);
 
   @Query("select distinct f.sha256 from FrameRow f where f.viewId = :view")
   List<String> contents(UUID view);
