@@ -33,11 +33,11 @@ final class Away implements Trial {
       orders.end();
       one.join();
       ledger.least(this, "jobs in " + times + " outages of 1 to 30 s", orders.ordered(), "", 1);
-      ledger.most(this, "jobs that neither ended nor went on", victim.jobsLeft(), "", 0);
+      Victim.reportJobs(this, ledger, victim.data());
       ledger.most(
           this,
-          "jobs that failed, or said that something went wrong",
-          victim.count("select count(*) from job where state = 'FAILED' or problems::text <> '[]'"),
+          "jobs that said that something went wrong",
+          victim.count("select count(*) from job where problems::text <> '[]'"),
           "",
           0);
       ledger.most(

@@ -78,12 +78,7 @@ final class BadFiles implements Trial {
       ledger.most(this, "cards that could not be read for them", failures, "", 0);
       ledger.most(this, "cards whose good frames were not taken in", stopped, "", 0);
       ledger.most(this, "slowest card, seconds a file", slowest, "s", 10);
-      ledger.most(
-          this,
-          "jobs that failed",
-          victim.count("select count(*) from job where state = 'FAILED'"),
-          "",
-          0);
+      Victim.reportJobs(this, ledger, victim.data());
     }
   }
 

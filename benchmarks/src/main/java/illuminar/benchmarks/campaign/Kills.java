@@ -1,11 +1,7 @@
 package illuminar.benchmarks.campaign;
 
 import illuminar.benchmarks.running.Cards;
-import illuminar.benchmarks.running.Photographer;
-import illuminar.server.Visitor;
 import java.nio.file.Path;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Random;
 import java.util.concurrent.locks.LockSupport;
 
@@ -30,16 +26,8 @@ final class Kills implements Trial {
     int kills = effort.of(300, 4);
     try (Victim victim = new Victim("campaign_kills", card, "-Xmx2g")) {
       Cluster cluster = new Cluster(victim.data());
-      Visitor visitor = new Visitor(victim.url()).signedIn();
-      List<Hand> hands = new ArrayList<>();
-      for (String view : new Photographer(visitor).takeInCard(visitor.demoShoot())) {
-        hands.add(new Hand(new Visitor(victim.url()).signedIn(), view));
-      }
-      Orders orders = new Orders(visitor);
-      List<Thread> people = new ArrayList<>();
-      hands.forEach(h -> people.add(new Thread(h)));
-      people.add(new Thread(orders));
-      people.forEach(Thread::start);
+      Crowd crowd = new Crowd(victim.url());
+      crowd.begin();
       // the same moments each time
       Random chance = new Random(17);
       for (int k = 0; k < kills; k++) {
@@ -47,7 +35,8 @@ final class Kills implements Trial {
         if (k % 25 == 0) {
           System.out.println(k + " kills");
         }
-        if (k % SERVER == 0) {
+        // in the tests others use the database as well
+        if (effort == Effort.SHORT || k % SERVER == 0) {
           victim.kill();
           victim.start();
         } else {
@@ -57,34 +46,9 @@ final class Kills implements Trial {
         }
       }
       LockSupport.parkNanos(3_000_000_000L);
-      orders.end();
-      hands.forEach(Hand::end);
-      for (Thread t : people) {
-        t.join();
-      }
-      report(ledger, victim, kills, hands, orders);
+      crowd.end();
+      crowd.report(this, ledger, victim.data(), kills + " kills");
+      ledger.most(this, "delivered files that are not there whole", victim.notThere(), "", 0);
     }
-  }
-
-  private void report(Ledger ledger, Victim victim, int kills, List<Hand> hands, Orders orders)
-      throws Exception {
-    int acknowledged = hands.stream().mapToInt(Hand::acknowledged).sum();
-    ledger.least(this, "edits acknowledged in " + kills + " kills", acknowledged, "", kills);
-    ledger.most(this, "acknowledged edits lost", hands.stream().mapToInt(Hand::lost).sum(), "", 0);
-    ledger.most(
-        this,
-        "edits answered other than done, or that the database is away",
-        hands.stream().mapToInt(Hand::failures).sum(),
-        "",
-        0);
-    ledger.least(this, "cards taken in and deliveries ordered", orders.ordered(), "", 1);
-    ledger.most(this, "jobs that neither ended nor went on", victim.jobsLeft(), "", 0);
-    ledger.most(
-        this,
-        "jobs that failed",
-        victim.count("select count(*) from job where state = 'FAILED'"),
-        "",
-        0);
-    ledger.most(this, "delivered files that are not there whole", victim.notThere(), "", 0);
   }
 }

@@ -32,6 +32,11 @@ final class Ledger {
       return most ? figure <= goal : figure >= goal;
     }
 
+    /** Whether it is a number of things, and no time or share. */
+    boolean counts() {
+      return unit.isEmpty();
+    }
+
     String line() {
       return String.format(
           Locale.ROOT,

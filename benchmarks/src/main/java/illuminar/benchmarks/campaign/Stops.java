@@ -29,18 +29,13 @@ final class Stops implements Trial {
       ledger.most(this, "longest of " + stops + " stops during work", longest, "s", 5);
       ledger.most(
           this,
-          "jobs that failed",
-          victim.count("select count(*) from job where state = 'FAILED'"),
-          "",
-          0);
-      ledger.most(
-          this,
           "jobs that stand in no line",
           victim.count(
               "select count(*) from job where finished is null and not exists (select 1 from"
                   + " scheduled_tasks where task_instance = job.id::text)"),
           "",
           0);
+      Victim.reportJobs(this, ledger, victim.data());
     }
   }
 }

@@ -1,14 +1,10 @@
 package illuminar.benchmarks.campaign;
 
 import illuminar.benchmarks.running.Cards;
-import illuminar.benchmarks.running.Photographer;
 import illuminar.server.TestServer;
-import illuminar.server.Visitor;
 import illuminar.server.storage.Bucketed;
 import java.io.IOException;
 import java.nio.file.Path;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.LockSupport;
 
@@ -34,47 +30,17 @@ final class TwoNodes implements Trial {
       try (Node one = new Node(data);
           Node two = new Node(data);
           Proxy proxy = new Proxy(one.port, two.port)) {
-        Visitor visitor = new Visitor(proxy.url()).signedIn();
-        List<Hand> hands = new ArrayList<>();
-        for (String view : new Photographer(visitor).takeInCard(visitor.demoShoot())) {
-          hands.add(new Hand(new Visitor(proxy.url()).signedIn(), view));
-        }
-        Orders orders = new Orders(visitor);
-        List<Thread> people = new ArrayList<>();
-        hands.forEach(h -> people.add(new Thread(h)));
-        people.add(new Thread(orders));
-        people.forEach(Thread::start);
+        Crowd crowd = new Crowd(proxy.url());
+        crowd.begin();
         for (int k = 0; k < kills; k++) {
           LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(2500 + 700L * (k % 5)));
           (k % 2 == 0 ? one : two).killAndStart();
         }
         LockSupport.parkNanos(TimeUnit.SECONDS.toNanos(3));
-        orders.end();
-        hands.forEach(Hand::end);
-        for (Thread t : people) {
-          t.join();
-        }
-        report(ledger, data, kills, hands, orders);
+        crowd.end();
+        crowd.report(this, ledger, data, kills + " kills of a node, through nginx");
       }
     }
-  }
-
-  private void report(Ledger ledger, TestServer data, int kills, List<Hand> hands, Orders orders) {
-    ledger.least(
-        this,
-        "edits acknowledged through nginx in " + kills + " kills of a node",
-        hands.stream().mapToInt(Hand::acknowledged).sum(),
-        "",
-        kills);
-    ledger.most(this, "acknowledged edits lost", hands.stream().mapToInt(Hand::lost).sum(), "", 0);
-    ledger.least(this, "cards taken in and deliveries ordered", orders.ordered(), "", 1);
-    ledger.most(this, "jobs that neither ended nor went on", Victim.jobsLeft(data), "", 0);
-    ledger.most(
-        this,
-        "jobs that failed",
-        Victim.count(data, "select count(*) from job where state = 'FAILED'"),
-        "",
-        0);
   }
 
   /** A node with a folder of its own. */

@@ -80,29 +80,23 @@ final class Victim implements AutoCloseable {
     return (System.nanoTime() - start) / 1e9;
   }
 
-  /** Waits until no job is under way or in line; how many still are after some minutes. */
-  int jobsLeft() {
-    return jobsLeft(data);
-  }
-
-  /** The same of any application's data. */
-  static int jobsLeft(TestServer data) {
+  /** What became of all jobs; waits for those that are under way or in line. */
+  static void reportJobs(Trial trial, Ledger ledger, TestServer data) {
     long end = System.nanoTime() + TimeUnit.MINUTES.toNanos(8);
-    while (System.nanoTime() < end && open(data) > 0) {
+    String open = "select count(*) from job where finished is null";
+    while (System.nanoTime() < end && count(data, open) > 0) {
       LockSupport.parkNanos(500_000_000L);
     }
-    return open(data);
-  }
-
-  private static int open(TestServer data) {
-    return count(data, "select count(*) from job where finished is null");
+    ledger.most(trial, "jobs that neither ended nor went on", count(data, open), "", 0);
+    String failed = "select count(*) from job where state = 'FAILED'";
+    ledger.most(trial, "jobs that failed", count(data, failed), "", 0);
   }
 
   int count(String question) {
     return count(data, question);
   }
 
-  static int count(TestServer data, String question) {
+  private static int count(TestServer data, String question) {
     return Integer.parseInt(data.sql(question).get(0));
   }
 
