@@ -1,6 +1,7 @@
 package illuminar.core.render;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import illuminar.core.TestRoom;
 import illuminar.core.analysis.Analysis;
@@ -23,10 +24,14 @@ import illuminar.core.region.part.Outline;
 import illuminar.core.region.part.WindowFinder;
 import java.util.Arrays;
 import java.util.List;
+import java.util.concurrent.CancellationException;
 import java.util.concurrent.ForkJoinPool;
+import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class PreviewSessionTest {
   private static final int W = 480;
@@ -203,5 +208,33 @@ class PreviewSessionTest {
 
   private static double clip(float v) {
     return Math.max(0, Math.min(1, v));
+  }
+
+  /** Given up at any step, it leaves nothing behind that changes a later one. Our own law. */
+  @ParameterizedTest
+  @ValueSource(ints = {0, 1, 2, 3, 5, 8})
+  void aPictureThatIsNotWantedAnyMoreIsGivenUp(int asked) {
+    PreviewSession session = session();
+    AtomicInteger left = new AtomicInteger(asked);
+    Raster raster = Raster.whole(W, H, 0.5);
+    assertThatThrownBy(
+            () -> session.picture(recipe(0.4), raster, "t1", () -> left.getAndDecrement() > 0))
+        .isInstanceOf(CancellationException.class);
+    Picture after = session.picture(recipe(0.4), raster, "t1");
+    assertThat(after.r()).isEqualTo(session().picture(recipe(0.4), raster).r());
+  }
+
+  /** Whatever is let go is worked out again as it was. Our own law. */
+  @ParameterizedTest
+  @EnumSource(PreviewSession.Part.class)
+  void whatIsLetGoComesBackAsItWas(PreviewSession.Part part) {
+    PreviewSession session =
+        new PreviewSession(new TestRoom(W, H).analysis(), new RenderCache(200_000_000));
+    Raster raster = Raster.whole(W, H, 0.5);
+    float[] before = session.picture(recipe(0.4), raster).r().clone();
+    long held = session.bytes();
+    session.letGo(part);
+    assertThat(session.bytes()).isLessThanOrEqualTo(held);
+    assertThat(session.picture(recipe(0.4), raster).r()).isEqualTo(before);
   }
 }

@@ -169,7 +169,7 @@ class JobLine {
     }
     Progress progress = new Progress(id, job);
     try {
-      Wanted.during(() -> wanted(id), () -> works.of(job).run(job, progress));
+      Wanted.during(new Asking(() -> wanted(id)), () -> works.of(job).run(job, progress));
       end(id, Job.State.DONE);
     } catch (CancellationException e) {
       later(e, stopping);

@@ -6,8 +6,14 @@ import illuminar.core.recipe.Recipe;
 import illuminar.core.render.DeliveryRender;
 import illuminar.core.render.Display;
 import illuminar.files.Legend;
+import illuminar.server.reading.Wanted;
+import java.util.concurrent.CancellationException;
+import java.util.function.BooleanSupplier;
 
-/** One view at the size that was ordered, rendered tile by tile when a format asks for it. */
+/**
+ * One view at the size that was ordered, rendered tile by tile when a format asks for it, as long
+ * as whoever makes it is wanted.
+ */
 public final class Finished {
   private static final int TILE = 512;
 
@@ -16,6 +22,7 @@ public final class Finished {
   private final double scale;
   private final Legend legend;
   private final Raster whole;
+  private final BooleanSupplier wanted = Wanted.here();
 
   /**
    * @param scale size of the result against full size
@@ -56,6 +63,9 @@ public final class Finished {
   }
 
   private void rows(Object from, Raster tile, Object to) {
+    if (!wanted.getAsBoolean()) {
+      throw new CancellationException("this file is not wanted any more");
+    }
     int n = tile.width() * 3;
     for (int j = 0; j < tile.height(); j++) {
       System.arraycopy(from, j * n, to, ((tile.y() + j) * width() + tile.x()) * 3, n);
