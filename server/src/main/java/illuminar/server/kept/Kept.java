@@ -37,8 +37,8 @@ public class Kept {
   private static final Logger LOG = LoggerFactory.getLogger(Kept.class);
   private static final int BLOCK = 1 << 16;
 
-  /** Seconds that the application waits at its end for what is being written. */
-  private static final long PATIENCE = 10;
+  /** Milliseconds that the application waits at its end for what is being written. */
+  private static final long PATIENCE = 1500;
 
   /** Of the bound, what is left after files were deleted; so that they are not one by one. */
   private static final double LEFT = 0.9;
@@ -112,12 +112,13 @@ public class Kept {
     end.await();
   }
 
-  /** Writes what waits before the application ends. */
+  /** Writes what it can before the application ends; the rest is found again. */
   @PreDestroy
   void end() throws InterruptedException {
     writer.shutdown();
-    if (!writer.awaitTermination(PATIENCE, TimeUnit.SECONDS)) {
+    if (!writer.awaitTermination(PATIENCE, TimeUnit.MILLISECONDS)) {
       LOG.warn("some of what was found is not kept, and found again");
+      writer.shutdownNow();
     }
   }
 
