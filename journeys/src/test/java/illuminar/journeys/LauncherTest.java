@@ -101,8 +101,7 @@ class LauncherTest {
   private Process launched(int patience, Path run, String room, String... by) throws IOException {
     List<String> command = new ArrayList<>(List.of(by));
     command.addAll(
-        List.of(
-            "./illuminar", "database", "run", "tried", "sh", "-c", "echo $ILLUMINAR_DB; cat"));
+        List.of("./illuminar", "database", "run", "tried", "sh", "-c", "echo $ILLUMINAR_DB; cat"));
     ProcessBuilder b = new ProcessBuilder(command);
     b.directory(PROJECT.toFile());
     b.environment().put("ILLUMINAR_RUN", run.toString());
