@@ -18,7 +18,7 @@ final class Away implements Trial {
   @Override
   public void run(Effort effort, Ledger ledger) throws Exception {
     Path card = Cards.of("away", Path.of("demo/card"), 0, 2, 3);
-    int times = effort.of(30, 2);
+    int times = effort.of(30, 1);
     try (Victim victim = new Victim("campaign_away", card, "-Xmx3g")) {
       Orders orders = new Orders(new Visitor(victim.url()).signedIn());
       Thread one = new Thread(orders);

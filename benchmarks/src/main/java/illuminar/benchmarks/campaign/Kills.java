@@ -23,7 +23,7 @@ final class Kills implements Trial {
   @Override
   public void run(Effort effort, Ledger ledger) throws Exception {
     Path card = Cards.of("kills", Path.of("demo/small/instrument-room"), 0, VIEWS, 3);
-    int kills = effort.of(300, 4);
+    int kills = effort.of(300, 2);
     try (Victim victim = new Victim("campaign_kills", card, "-Xmx2g")) {
       Cluster cluster = new Cluster(victim.data());
       Crowd crowd = new Crowd(victim.url());
