@@ -6,13 +6,11 @@ import illuminar.files.Legend;
 import illuminar.files.PictureReader;
 import illuminar.files.PictureWriter;
 import illuminar.server.storage.Store;
+import illuminar.server.storage.StoreAway;
 import illuminar.server.storage.WrittenWhole;
 import java.io.IOException;
 import java.io.OutputStream;
-import java.net.ConnectException;
-import java.net.ServerSocket;
 import java.net.URI;
-import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.file.Files;
@@ -21,6 +19,7 @@ import java.time.Duration;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.locks.LockSupport;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -89,6 +88,55 @@ class TroubleTest {
       String view = visitor.json("/api/shoots/" + shoot).at("/views/0/id").asString();
       assertThat(visitor.json("/api/views/" + view).path("frames")).hasSize(3);
       assertThat(server.card().resolve("FWH_0119.JPG")).exists();
+    }
+  }
+
+  /** A store that is away twice, as one on another machine may be. */
+  static class StoreAwayTwice {
+    private static final AtomicInteger LEFT = new AtomicInteger(2);
+
+    @Bean
+    @Primary
+    Store shaky(@Qualifier("store") Store usual) {
+      return new Store() {
+        @Override
+        public void write(String name, WrittenWhole.Step write, WrittenWhole.Step check)
+            throws IOException {
+          if (LEFT.getAndDecrement() > 0) {
+            throw new StoreAway(name, new IOException("nobody there"));
+          }
+          usual.write(name, write, check);
+        }
+
+        @Override
+        public boolean has(String name) throws IOException {
+          return usual.has(name);
+        }
+
+        @Override
+        public void letGo(String name) throws IOException {
+          usual.letGo(name);
+        }
+
+        @Override
+        public Path find(String name) throws IOException {
+          return usual.find(name);
+        }
+      };
+    }
+  }
+
+  @Test
+  void anIntakeWaitsForAStoreThatIsAway() {
+    try (TestServer server =
+        new TestServer(
+            "trouble_store", Path.of("../demo/small/instrument-room"), StoreAwayTwice.class)) {
+      Visitor visitor = new Visitor(server.url()).signedIn();
+      String shoot = visitor.demoShoot();
+      JsonNode job = visitor.done(shoot, visitor.takeInCard(shoot).path("id").asString());
+      assertThat(job.path("state").asString()).isEqualTo("DONE");
+      assertThat(job.path("problems")).isEmpty();
+      assertThat(StoreAwayTwice.LEFT.get()).isLessThan(0);
     }
   }
 
@@ -212,15 +260,12 @@ class TroubleTest {
   void aKilledProcessLeavesNothingHalfDone() throws Exception {
     try (TestServer server = new TestServer("trouble_kill")) {
       server.stop();
-      int port = freePort();
-      Process process = server.process(port);
-      String url = "http://127.0.0.1:" + port;
-      waitFor(url, process);
-      Visitor visitor = new Visitor(url).signedIn();
+      OwnProcess process = OwnProcess.of(server);
+      Visitor visitor = new Visitor(process.url()).signedIn();
       String shoot = visitor.demoShoot();
       String job = visitor.takeInCard(shoot).path("id").asString();
       visitor.await(shoot, job, j -> j.path("done").asInt() >= 2);
-      process.destroyForcibly().waitFor();
+      process.kill();
       server.start();
       Visitor again = new Visitor(server.url()).signedIn();
       assertThat(again.done(shoot, job).path("state").asString()).isEqualTo("DONE");
@@ -238,15 +283,11 @@ class TroubleTest {
   @Test
   void progressIsHeardWhereverOneListens() throws Exception {
     try (TestServer server = new TestServer("trouble_two")) {
-      int port = freePort();
-      Process other = server.process(port, "-Dilluminar.jobs=false");
-      try {
-        String url = "http://127.0.0.1:" + port;
-        waitFor(url, other);
+      try (OwnProcess other = OwnProcess.of(server, "-Dilluminar.jobs=false")) {
         Visitor visitor = new Visitor(server.url()).signedIn();
         String shoot = visitor.demoShoot();
         HttpRequest listen =
-            HttpRequest.newBuilder(URI.create(url + "/api/shoots/" + shoot + "/progress"))
+            HttpRequest.newBuilder(URI.create(other.url() + "/api/shoots/" + shoot + "/progress"))
                 .timeout(Duration.ofSeconds(20))
                 .build();
         // signed in at one, signed in at both
@@ -265,32 +306,7 @@ class TroubleTest {
                   .get(90, TimeUnit.SECONDS);
           assertThat(over).hasValueSatisfying(line -> assertThat(line).contains("\"DONE\""));
         }
-      } finally {
-        other.destroyForcibly().waitFor();
       }
     }
-  }
-
-  static int freePort() throws IOException {
-    try (ServerSocket free = new ServerSocket(0)) {
-      return free.getLocalPort();
-    }
-  }
-
-  static void waitFor(String url, Process process) throws Exception {
-    HttpClient client = HttpClient.newHttpClient();
-    long end = System.nanoTime() + 90_000_000_000L;
-    while (System.nanoTime() < end) {
-      assertThat(process.isAlive()).as("the application runs").isTrue();
-      try {
-        client.send(
-            HttpRequest.newBuilder(URI.create(url + "/api/session")).build(),
-            HttpResponse.BodyHandlers.discarding());
-        return;
-      } catch (ConnectException e) {
-        LockSupport.parkNanos(200_000_000L);
-      }
-    }
-    throw new AssertionError("the application did not answer");
   }
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import illuminar.server.storage.Bucketed;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 
@@ -17,28 +18,22 @@ class TwoNodesTest {
         TestServer one =
             TestServer.onBucket(
                 "two_nodes", Path.of("../demo/small/instrument-room"), bucket.bucket())) {
-      int port = TroubleTest.freePort();
-      String url = "http://127.0.0.1:" + port;
-      Process other = one.node(port);
-      try {
-        TroubleTest.waitFor(url, other);
+      try (OwnProcess other = OwnProcess.elsewhere(one)) {
         Visitor visitor = new Visitor(one.url()).signedIn();
         String shoot = visitor.demoShoot();
         String view = visitor.firstView(shoot);
         byte[] cover = visitor.bytes("/api/views/" + view + "/cover");
-        visitor.moved(url);
+        visitor.moved(other.url());
         assertThat(visitor.bytes("/api/views/" + view + "/cover"))
             .as("from originals in the bucket")
             .isEqualTo(cover);
-        JsonNode job = delivery(visitor, shoot, view);
+        JsonNode job = visitor.deliver(shoot, List.of(view), "JPEG");
         assertThat(visitor.done(shoot, job.path("id").asString()).path("state").asString())
             .isEqualTo("DONE");
         String file = "/api/delivered/" + delivered(visitor, shoot);
         byte[] there = visitor.bytes(file);
         visitor.moved(one.url());
         assertThat(visitor.bytes(file)).isEqualTo(there).hasSizeGreaterThan(10_000);
-      } finally {
-        other.destroyForcibly().waitFor();
       }
     }
   }
@@ -51,28 +46,19 @@ class TwoNodesTest {
             TestServer.onBucket(
                 "two_nodes_job", Path.of("../demo/small/instrument-room"), bucket.bucket())) {
       one.stop();
-      int port = TroubleTest.freePort();
-      Process dies = one.node(port);
-      TroubleTest.waitFor("http://127.0.0.1:" + port, dies);
-      Visitor visitor = new Visitor("http://127.0.0.1:" + port).signedIn();
+      OwnProcess dies = OwnProcess.elsewhere(one);
+      Visitor visitor = new Visitor(dies.url()).signedIn();
       String shoot = visitor.demoShoot();
       String job = visitor.takeInCard(shoot).path("id").asString();
       visitor.await(shoot, job, j -> j.path("done").asInt() >= 2);
       one.start();
-      dies.destroyForcibly().waitFor();
+      dies.kill();
       visitor.moved(one.url());
       JsonNode over = visitor.done(shoot, job, Duration.ofMinutes(3));
       assertThat(over.path("state").asString()).isEqualTo("DONE");
       assertThat(over.path("problems")).isEmpty();
       assertThat(visitor.json("/api/shoots/" + shoot).path("views")).hasSize(1);
     }
-  }
-
-  private static JsonNode delivery(Visitor visitor, String shoot, String view) {
-    String order =
-        "{\"views\":[\"%s\"],\"formats\":[\"JPEG\"],\"longEdge\":0,\"quality\":92,\"copyright\":\"\"}";
-    return Visitor.JSON.readTree(
-        visitor.post("/api/shoots/" + shoot + "/delivery", order.formatted(view)).body());
   }
 
   private static String delivered(Visitor visitor, String shoot) {

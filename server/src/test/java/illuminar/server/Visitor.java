@@ -8,6 +8,7 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.time.Duration;
+import java.util.List;
 import java.util.function.Predicate;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -136,6 +137,14 @@ public final class Visitor {
     return JSON.readTree(
         post("/api/shoots/" + shoot + "/intake", card.toString().replaceAll(",\"refused\":.*", "}"))
             .body());
+  }
+
+  /** Orders views as files of full size; returns the job, or why it is refused. */
+  public JsonNode deliver(String shoot, List<String> views, String... formats) {
+    String order =
+        "{\"views\":[\"%s\"],\"formats\":[\"%s\"],\"longEdge\":0,\"quality\":92,\"copyright\":\"\"}"
+            .formatted(String.join("\",\"", views), String.join("\",\"", formats));
+    return JSON.readTree(post("/api/shoots/" + shoot + "/delivery", order).body());
   }
 
   /** Takes in the whole card and waits; the id of the shoot's first view. */

@@ -1,11 +1,12 @@
 package illuminar.benchmarks.campaign;
 
+import illuminar.benchmarks.running.Asked;
+import illuminar.core.picture.Raster;
 import illuminar.server.Line;
 import illuminar.server.Visitor;
 import java.net.http.WebSocket;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.ScheduledFuture;
 import java.util.concurrent.TimeUnit;
@@ -18,11 +19,12 @@ final class Editor implements AutoCloseable {
   private static final long EVERY_MS = 200;
   private static final int WIDTH = 600;
   private static final int HEIGHT = 400;
+  private static final double QUALITY = 0.8;
 
   private final Line line = new Line();
   private final WebSocket socket;
   private final ObjectNode recipe;
-  private final double scale;
+  private final Raster raster;
   private final AtomicLong changes = new AtomicLong();
 
   /** When each change was made, nanoseconds, by its number. */
@@ -40,7 +42,7 @@ final class Editor implements AutoCloseable {
   Editor(String url, Visitor visitor, String view) {
     JsonNode sheet = visitor.json("/api/views/" + view);
     recipe = (ObjectNode) visitor.json("/api/views/" + view + "/recipe").path("recipe");
-    scale = (double) WIDTH / sheet.path("width").asInt();
+    raster = new Raster((double) WIDTH / sheet.path("width").asInt(), 0, 0, WIDTH, HEIGHT);
     socket = line.join(url, visitor, view);
   }
 
@@ -65,20 +67,8 @@ final class Editor implements AutoCloseable {
     synchronized (made) {
       made.add(System.nanoTime());
     }
-    socket
-        .sendText(
-            String.format(
-                Locale.ROOT,
-                "{\"kind\":\"picture\",\"seq\":%d,\"frame\":\"\",\"probes\":[],\"quality\":0.8,\"draft\":true,\"moving\":\"%s\","
-                    + "\"raster\":{\"scale\":%.12f,\"x\":0,\"y\":0,\"width\":%d,\"height\":%d},\"recipe\":%s}",
-                n,
-                last.path("id").asString(),
-                scale,
-                WIDTH,
-                HEIGHT,
-                recipe),
-            true)
-        .join();
+    String moving = last.path("id").asString();
+    socket.sendText(Asked.request(n, recipe, raster, QUALITY, true, moving), true).join();
   }
 
   /** Looks at the drafts until the time is over and the last change is seen. */

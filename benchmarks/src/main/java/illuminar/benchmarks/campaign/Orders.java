@@ -47,11 +47,7 @@ final class Orders implements Runnable {
         .json("/api/shoots/" + id)
         .path("views")
         .forEach(v -> views.add(v.path("id").asString()));
-    String order =
-        "{\"views\":[\"%s\"],\"formats\":[\"JPEG\",\"PNG\"],\"longEdge\":0,\"quality\":90,\"copyright\":\"\"}"
-            .formatted(String.join("\",\"", views));
-    if (!views.isEmpty()
-        && visitor.post("/api/shoots/" + id + "/delivery", order).statusCode() == 202) {
+    if (!views.isEmpty() && visitor.deliver(id, views, "JPEG", "PNG").has("id")) {
       ordered++;
       while (!ends && !over(id)) {
         LockSupport.parkNanos(200_000_000L);

@@ -1,5 +1,6 @@
 package illuminar.benchmarks.campaign;
 
+import illuminar.server.OwnProcess;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
@@ -12,7 +13,7 @@ final class Proxy implements AutoCloseable {
   private final String url;
 
   Proxy(int one, int two) throws IOException {
-    int port = Victim.freePort();
+    int port = OwnProcess.freePort();
     Path dir = Files.createTempDirectory("illuminar-nginx");
     String conf;
     try (InputStream in = Proxy.class.getResourceAsStream("/campaign/nginx.conf")) {
@@ -35,7 +36,7 @@ final class Proxy implements AutoCloseable {
             .redirectOutput(dir.resolve("said").toFile())
             .start();
     url = "http://127.0.0.1:" + port;
-    Victim.answers(process, url);
+    OwnProcess.answers(process, url);
   }
 
   String url() {

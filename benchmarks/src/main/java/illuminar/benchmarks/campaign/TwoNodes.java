@@ -1,6 +1,7 @@
 package illuminar.benchmarks.campaign;
 
 import illuminar.benchmarks.running.Cards;
+import illuminar.server.OwnProcess;
 import illuminar.server.TestServer;
 import illuminar.server.storage.Bucketed;
 import java.io.IOException;
@@ -27,14 +28,14 @@ final class TwoNodes implements Trial {
     try (Bucketed service = new Bucketed()) {
       TestServer data = TestServer.onBucket("campaign_nodes", card, service.bucket());
       data.stop();
-      try (Node one = new Node(data);
-          Node two = new Node(data);
-          Proxy proxy = new Proxy(one.port, two.port)) {
+      try (OwnProcess one = OwnProcess.elsewhere(data, "-Xmx2g");
+          OwnProcess two = OwnProcess.elsewhere(data, "-Xmx2g");
+          Proxy proxy = new Proxy(one.port(), two.port())) {
         Crowd crowd = new Crowd(proxy.url());
         crowd.begin();
         for (int k = 0; k < kills; k++) {
           LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(2500 + 700L * (k % 5)));
-          (k % 2 == 0 ? one : two).killAndStart();
+          killAndStart(k % 2 == 0 ? one : two);
         }
         LockSupport.parkNanos(TimeUnit.SECONDS.toNanos(3));
         crowd.end();
@@ -43,33 +44,10 @@ final class TwoNodes implements Trial {
     }
   }
 
-  /** A node with a folder of its own. */
-  private static final class Node implements AutoCloseable {
-    private final TestServer data;
-    private final int port = Victim.freePort();
-    private Process process;
-
-    Node(TestServer data) throws IOException {
-      this.data = data;
-      start();
-    }
-
-    private void start() throws IOException {
-      process = data.node(port, "-Xmx2g");
-      Victim.answers(process, "http://127.0.0.1:" + port);
-    }
-
-    void killAndStart() throws IOException, InterruptedException {
-      process.destroyForcibly().waitFor();
-      // the other serves alone meanwhile
-      LockSupport.parkNanos(TimeUnit.SECONDS.toNanos(3));
-      start();
-    }
-
-    @Override
-    public void close() {
-      process.destroy();
-      process.onExit().join();
-    }
+  private static void killAndStart(OwnProcess node) throws IOException, InterruptedException {
+    node.kill();
+    // the other serves alone meanwhile
+    LockSupport.parkNanos(TimeUnit.SECONDS.toNanos(3));
+    node.start();
   }
 }

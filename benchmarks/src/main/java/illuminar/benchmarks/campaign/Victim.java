@@ -1,9 +1,8 @@
 package illuminar.benchmarks.campaign;
 
+import illuminar.server.OwnProcess;
 import illuminar.server.TestServer;
-import illuminar.server.Visitor;
 import java.io.IOException;
-import java.net.ServerSocket;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -12,12 +11,8 @@ import java.util.concurrent.locks.LockSupport;
 
 /** The application in a process of its own, which may be killed and started again. */
 final class Victim implements AutoCloseable {
-  private static final int PATIENCE_S = 120;
-
   private final TestServer data;
-  private final int port;
-  private final String[] options;
-  private Process process;
+  private final OwnProcess application;
 
   /**
    * Starts it with an empty database.
@@ -27,15 +22,7 @@ final class Victim implements AutoCloseable {
   Victim(String database, Path card, String... options) throws IOException {
     data = new TestServer(database, card);
     data.stop();
-    this.options = options;
-    port = freePort();
-    start();
-  }
-
-  static int freePort() throws IOException {
-    try (ServerSocket free = new ServerSocket(0)) {
-      return free.getLocalPort();
-    }
+    application = OwnProcess.of(data, options);
   }
 
   /** The database, the folders. */
@@ -44,39 +31,21 @@ final class Victim implements AutoCloseable {
   }
 
   String url() {
-    return "http://127.0.0.1:" + port;
+    return application.url();
   }
 
   void start() throws IOException {
-    process = data.process(port, options);
-    answers(process, url());
-  }
-
-  /** Waits until it answers, with whatever. */
-  static void answers(Process process, String url) {
-    long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(PATIENCE_S);
-    while (System.nanoTime() < end && process.isAlive()) {
-      try {
-        if (new Visitor(url).get("/api/session").statusCode() < 500) {
-          return;
-        }
-      } catch (IllegalStateException e) {
-        // not there yet
-      }
-      LockSupport.parkNanos(100_000_000L);
-    }
-    throw new IllegalStateException("the application does not answer");
+    application.start();
   }
 
   void kill() throws InterruptedException {
-    process.destroyForcibly().waitFor();
+    application.kill();
   }
 
   /** Asks it to stop, as Ctrl-C does; seconds until it has. */
-  double stop() throws InterruptedException {
+  double stop() {
     long start = System.nanoTime();
-    process.destroy();
-    process.waitFor();
+    application.close();
     return (System.nanoTime() - start) / 1e9;
   }
 
@@ -116,7 +85,6 @@ final class Victim implements AutoCloseable {
 
   @Override
   public void close() {
-    process.destroy();
-    process.onExit().join();
+    application.close();
   }
 }

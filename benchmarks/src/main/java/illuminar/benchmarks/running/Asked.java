@@ -1,5 +1,6 @@
 package illuminar.benchmarks.running;
 
+import illuminar.core.picture.Raster;
 import illuminar.server.Line;
 import illuminar.server.Visitor;
 import java.net.http.WebSocket;
@@ -7,10 +8,8 @@ import java.util.Locale;
 import tools.jackson.databind.JsonNode;
 
 /** A bench that asks for pictures of one view by its socket. */
-final class Asked implements AutoCloseable {
-  private static final String PICTURE =
-      "{\"kind\":\"picture\",\"seq\":1,\"frame\":\"\",\"probes\":[],\"quality\":0.93,\"draft\":%b,\"moving\":\"\","
-          + "\"raster\":{\"scale\":%s,\"x\":%d,\"y\":%d,\"width\":%d,\"height\":%d},\"recipe\":%s}";
+public final class Asked implements AutoCloseable {
+  private static final double QUALITY = 0.93;
 
   /** Long edge of the fitted picture on a window of 1280×800. */
   private static final int FITTED = 808;
@@ -55,9 +54,8 @@ final class Asked implements AutoCloseable {
   private double asked(boolean draft, double scale, int x, int y, int width, int height)
       throws InterruptedException {
     long start = System.nanoTime();
-    socket
-        .sendText(PICTURE.formatted(draft, number(scale), x, y, width, height, recipe), true)
-        .join();
+    Raster raster = new Raster(scale, x, y, width, height);
+    socket.sendText(request(1, recipe, raster, QUALITY, draft, ""), true).join();
     Line.Answer answer = line.next();
     if (!answer.head().path("kind").asString().equals("picture")) {
       throw new IllegalStateException(answer.head().toString());
@@ -65,8 +63,28 @@ final class Asked implements AutoCloseable {
     return (System.nanoTime() - start) / 1e6;
   }
 
-  private static String number(double v) {
-    return String.format(Locale.ROOT, "%.12f", v);
+  /**
+   * Asks for a picture, as a bench does.
+   *
+   * @param quality of the JPEG
+   * @param moving id of the pass that is being worked on, or empty
+   */
+  public static String request(
+      long seq, JsonNode recipe, Raster raster, double quality, boolean draft, String moving) {
+    return String.format(
+        Locale.ROOT,
+        "{\"kind\":\"picture\",\"seq\":%d,\"frame\":\"\",\"probes\":[],\"quality\":%s,\"draft\":%b,\"moving\":\"%s\","
+            + "\"raster\":{\"scale\":%.12f,\"x\":%d,\"y\":%d,\"width\":%d,\"height\":%d},\"recipe\":%s}",
+        seq,
+        quality,
+        draft,
+        moving,
+        raster.scale(),
+        raster.x(),
+        raster.y(),
+        raster.width(),
+        raster.height(),
+        recipe);
   }
 
   @Override

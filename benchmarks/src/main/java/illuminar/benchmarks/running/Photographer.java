@@ -36,12 +36,7 @@ public final class Photographer {
 
   /** Delivers views as JPEGs of full size. */
   public void deliver(String shoot, List<String> views) {
-    String order =
-        "{\"views\":[\"%s\"],\"formats\":[\"JPEG\"],\"longEdge\":0,\"quality\":92,\"copyright\":\"\"}"
-            .formatted(String.join("\",\"", views));
-    ended(
-        shoot,
-        Visitor.JSON.readTree(visitor.post("/api/shoots/" + shoot + "/delivery", order).body()));
+    ended(shoot, visitor.deliver(shoot, views, "JPEG"));
   }
 
   private void ended(String shoot, JsonNode job) {

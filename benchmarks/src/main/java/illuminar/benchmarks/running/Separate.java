@@ -1,18 +1,14 @@
 package illuminar.benchmarks.running;
 
+import illuminar.server.OwnProcess;
 import illuminar.server.TestServer;
-import illuminar.server.Visitor;
 import java.io.IOException;
-import java.net.ServerSocket;
 import java.nio.file.Files;
 import java.nio.file.Path;
 
 /** The application in a process of its own, with memory of its own. */
 public final class Separate implements AutoCloseable {
-  private static final int PATIENCE = 600;
-
-  private final Process process;
-  private final String url;
+  private final OwnProcess application;
   private volatile double most;
 
   /**
@@ -21,44 +17,19 @@ public final class Separate implements AutoCloseable {
    * @param card folder of the frames in its card reader
    * @param heap as Java is told
    */
-  public Separate(String database, Path card, String heap)
-      throws IOException, InterruptedException {
+  public Separate(String database, Path card, String heap) throws IOException {
     TestServer prepared = new TestServer(database, card);
     prepared.stop();
-    int port;
-    try (ServerSocket free = new ServerSocket(0)) {
-      port = free.getLocalPort();
-    }
-    url = "http://127.0.0.1:" + port;
-    process = prepared.process(port, heap);
-    try {
-      answers();
-    } catch (IllegalStateException e) {
-      process.destroyForcibly();
-      throw e;
-    }
+    application = OwnProcess.of(prepared, heap);
   }
 
   public String url() {
-    return url;
-  }
-
-  private void answers() throws InterruptedException {
-    for (int i = 0; i < PATIENCE && process.isAlive(); i++) {
-      try {
-        if (new Visitor(url).get("/api/session").statusCode() < 500) {
-          return;
-        }
-      } catch (IllegalStateException e) {
-        Thread.sleep(100);
-      }
-    }
-    throw new IllegalStateException("the application does not answer");
+    return application.url();
   }
 
   /** Megabytes that it holds now, without the processes that it started. */
   public double resident() throws IOException {
-    return resident(process.pid());
+    return resident(application.process().pid());
   }
 
   private static double resident(long pid) throws IOException {
@@ -79,7 +50,7 @@ public final class Separate implements AutoCloseable {
     Thread thread =
         new Thread(
             () -> {
-              while (process.isAlive()) {
+              while (application.process().isAlive()) {
                 most = Math.max(most, all());
                 java.util.concurrent.locks.LockSupport.parkNanos(100_000_000L);
               }
@@ -91,7 +62,7 @@ public final class Separate implements AutoCloseable {
   private double all() {
     try {
       double sum = resident();
-      for (ProcessHandle child : process.descendants().toList()) {
+      for (ProcessHandle child : application.process().descendants().toList()) {
         sum += resident(child.pid());
       }
       return sum;
@@ -108,7 +79,6 @@ public final class Separate implements AutoCloseable {
 
   @Override
   public void close() {
-    process.destroy();
-    process.onExit().join();
+    application.close();
   }
 }

@@ -157,7 +157,7 @@ public final class Analysis {
 
   /** Lets go of all that can be drawn, found and read again. */
   public void letGo() {
-    drawn.clear();
+    letGoDrawn();
     smallDrawn.clear();
     kept.clear();
     frames.letGo();

@@ -4,7 +4,6 @@ import illuminar.core.picture.Once;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
-import java.util.WeakHashMap;
 import java.util.function.Supplier;
 
 /**
@@ -12,55 +11,52 @@ import java.util.function.Supplier;
  * another while it is computed.
  */
 final class Kept {
-  private final Map<Class<?>, Map<Object, Once<?>>> results = new HashMap<>();
+  private final Map<Class<?>, Map<Object, Once<Weighed>>> results = new HashMap<>();
 
-  /** Bytes of each result. */
-  private final Map<Once<?>, Long> weights = new WeakHashMap<>();
+  /** A result and the bytes that it takes. */
+  private record Weighed(Object result, long bytes) {
+    static Weighed of(Object result) {
+      return new Weighed(result, Weight.of(result));
+    }
+  }
 
   <T> T get(Class<T> type, Object question, int most, Supplier<T> find) {
-    Once<?> once;
+    Once<Weighed> once;
     synchronized (results) {
-      Map<Object, Once<?>> alike =
+      Map<Object, Once<Weighed>> alike =
           results.computeIfAbsent(type, t -> new LinkedHashMap<>(8, 0.75f, true));
-      once = alike.computeIfAbsent(question, q -> new Once<>(find));
+      once = alike.computeIfAbsent(question, q -> new Once<>(() -> Weighed.of(find.get())));
       while (alike.size() > most) {
         alike.remove(alike.keySet().iterator().next());
       }
     }
     try {
-      T result = type.cast(once.get());
-      weigh(once, result);
-      return result;
+      return type.cast(once.get().result);
     } catch (RuntimeException | Error e) {
       forget(type, question, once);
       throw e;
     }
   }
 
-  private void weigh(Once<?> once, Object result) {
-    synchronized (weights) {
-      weights.computeIfAbsent(once, o -> Weight.of(result));
-    }
-  }
-
   /** Bytes of all results that are kept. */
   long bytes() {
-    synchronized (weights) {
-      return weights.values().stream().mapToLong(w -> w).sum();
+    synchronized (results) {
+      return results.values().stream()
+          .flatMap(alike -> alike.values().stream())
+          .flatMap(once -> once.there().stream())
+          .mapToLong(Weighed::bytes)
+          .sum();
     }
   }
 
   /** Forgets all results; they are found again when they are asked for. */
   void clear() {
     synchronized (results) {
-      results.clear();
-    }
-    synchronized (weights) {
-      weights.clear();
+      results.values().forEach(Map::clear);
     }
   }
 
-  private void forget(Class<?> type, Object question, Once<?> failed) {
+  private void forget(Class<?> type, Object question, Once<Weighed> failed) {
     synchronized (results) {
       results.get(type).remove(question, failed);
     }

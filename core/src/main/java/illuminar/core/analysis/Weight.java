@@ -101,7 +101,6 @@ final class Weight {
     }
   }
 
-  /** A hidden class, such as a lambda's, keeps what it holds to itself; it holds little. */
   private static Object value(Field field, Object of) {
     try {
       field.setAccessible(true);

@@ -9,6 +9,7 @@ import illuminar.core.recipe.Recipe;
 import illuminar.core.region.Sources;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.function.BooleanSupplier;
 import java.util.function.Function;
 import java.util.stream.IntStream;
 
@@ -23,9 +24,19 @@ public final class DeliveryRender {
   private final Analysis analysis;
   private final Masks masks;
   private final Planner planner;
+  private final BooleanSupplier wanted;
 
   public DeliveryRender(Analysis analysis) {
+    this(analysis, () -> true);
+  }
+
+  /**
+   * @param wanted asked between tiles and within them, from any thread; once it says no, the
+   *     delivery ends with a {@link java.util.concurrent.CancellationException}
+   */
+  public DeliveryRender(Analysis analysis, BooleanSupplier wanted) {
     this.analysis = analysis;
+    this.wanted = wanted;
     RenderCache cache = new RenderCache(PLANNING);
     FrameStore frames = new FrameStore(analysis, cache);
     masks = new Masks(analysis, frames, cache, new GroundStore(analysis, frames, cache));
@@ -88,8 +99,7 @@ public final class DeliveryRender {
             grounds.computeIfAbsent(
                 r, at -> Grounds.draw(plan.ground(), analysis, at, any.apply(at)));
     Run run =
-        new Run(
-            wide.height(), (s, below) -> masks.once(s, wide, any, ground, below), any, () -> true);
+        new Run(wide.height(), (s, below) -> masks.once(s, wide, any, ground, below), any, wanted);
     return run.over(plan.steps(), Developing.of(ground.apply(wide)), wide).settled();
   }
 }

@@ -87,9 +87,7 @@ final class Planner {
     Coverage coverage = masks.coverage(key.areas, grid, below);
     PreparedPass prepared = key.pass.move().prepare(new PassInput(analysis, grid, below, coverage));
     Step step = new Step(key.pass, key.areas, key.strength, prepared);
-    Run run =
-        new Run(
-            (grid.height() + 1) / 2, (s, p) -> coverage, r -> frames.within(r, grid), () -> true);
+    Run run = new Run((grid.height() + 1) / 2, (s, p) -> coverage, r -> frames.within(r, grid));
     return new Made(step, run.over(List.of(step), below, grid));
   }
 }

@@ -30,6 +30,11 @@ record Run(int band, Shares shares, Sources.Frames frames, BooleanSupplier wante
     Coverage of(Step step, Developing below);
   }
 
+  /** Work that is wanted to its end. */
+  Run(int band, Shares shares, Sources.Frames frames) {
+    this(band, shares, frames, () -> true);
+  }
+
   private void check() {
     if (!wanted.getAsBoolean()) {
       throw new CancellationException("this picture is not wanted any more");
@@ -38,6 +43,7 @@ record Run(int band, Shares shares, Sources.Frames frames, BooleanSupplier wante
 
   /** {@code base} is not modified. */
   Developing over(List<Step> steps, Developing base, Raster raster) {
+    check();
     Developing now = base;
     int k = 0;
     while (k < steps.size()) {

@@ -60,10 +60,7 @@ public class Covers {
   public byte[] of(View view, RecipeService.State state) throws IOException {
     Path file = file(view.id(), state.edition());
     try {
-      if (!Files.isRegularFile(file)) {
-        make(view, state);
-      }
-      return Files.readAllBytes(file);
+      return Files.readAllBytes(Files.isRegularFile(file) ? file : make(view, state));
     } catch (IllegalArgumentException e) {
       return kept(view).orElseThrow(() -> e);
     }
@@ -85,10 +82,10 @@ public class Covers {
   }
 
   /** Makes a view's cover anew, in its turn; once, though many ask for it. */
-  private void make(View view, RecipeService.State state) throws IOException {
+  private Path make(View view, RecipeService.State state) throws IOException {
     Turn mine = making.computeIfAbsent(view.id(), v -> new Turn());
     try {
-      mine.take(() -> lanes.slow().take(1, Wanted.here(), () -> made(view, state)));
+      return mine.take(() -> lanes.slow().take(1, Wanted.here(), () -> made(view, state)));
     } catch (UncheckedIOException e) {
       throw e.getCause();
     } finally {

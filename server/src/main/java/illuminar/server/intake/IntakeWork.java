@@ -11,8 +11,10 @@ import illuminar.server.shoot.FrameRows;
 import illuminar.server.shoot.View;
 import illuminar.server.shoot.Views;
 import illuminar.server.storage.Originals;
+import illuminar.server.storage.StoreAway;
 import illuminar.server.web.PlainWords;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -248,6 +250,8 @@ public class IntakeWork implements Work {
         taken.put(f.id(), row);
       } catch (BadPicture e) {
         steps.progress.problem(e.getMessage() + ". It was not taken in.");
+      } catch (StoreAway e) {
+        throw new UncheckedIOException(e);
       } catch (IOException e) {
         steps.progress.problem(
             file.name()
@@ -272,7 +276,8 @@ public class IntakeWork implements Work {
                 .formatted(width, height, o.width(), o.height()));
       }
     }
-    String sha = originals.keep(file.path());
+    String sha = read.sha256();
+    originals.keep(file.path(), sha);
     if (others.stream().anyMatch(o -> o.sha256().equals(sha))) {
       throw new BadPicture(file.name(), "the same picture is already in this view");
     }

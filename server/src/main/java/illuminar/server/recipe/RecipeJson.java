@@ -5,6 +5,7 @@ import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import illuminar.core.pass.Gate;
 import illuminar.core.pass.Pass;
 import illuminar.core.recipe.Recipe;
+import illuminar.server.web.PlainWords;
 import illuminar.server.web.Problem;
 import java.util.Optional;
 import java.util.function.Supplier;
@@ -99,13 +100,8 @@ public class RecipeJson {
       root = root.getCause();
     }
     return root instanceof IllegalArgumentException || root instanceof Problem
-        ? Optional.of(sentence(root.getMessage()))
+        ? Optional.of(PlainWords.sentence(root.getMessage()))
         : Optional.empty();
-  }
-
-  private static String sentence(String said) {
-    String whole = Character.toUpperCase(said.charAt(0)) + said.substring(1);
-    return whole.endsWith(".") ? whole : whole + ".";
   }
 
   public JsonNode tree(String json) {

@@ -71,7 +71,13 @@ final class Sitting {
       Turns lane = sharp(next) ? lanes.slow() : lanes.quick();
       try {
         // what is answered is what is asked for by the time that it is its turn
-        lane.take(1, () -> !closed, () -> one(place));
+        lane.take(
+            1,
+            () -> !closed,
+            () -> {
+              one(place);
+              return true;
+            });
       } catch (CancellationException e) {
         LOG.debug("nobody sits here any more");
       }
@@ -92,7 +98,7 @@ final class Sitting {
     }
   }
 
-  private boolean one(String place) {
+  private void one(String place) {
     JsonNode next;
     synchronized (waiting) {
       next = waiting.remove(place);
@@ -109,7 +115,6 @@ final class Sitting {
           new Answer.ProblemAnswer(
               next.path("seq").asLong(0), text(next, "kind"), text(next, "slot"), said(e)));
     }
-    return gaveUp;
   }
 
   private boolean replaced(String place) {

@@ -30,7 +30,7 @@ final class BucketStore implements Store, AutoCloseable {
   /**
    * @param copies folder for copies; what lies in it may be deleted at any time
    */
-  BucketStore(Bucket at, Path copies) throws IOException {
+  BucketStore(Bucket at, Path copies) {
     bucket = at.name();
     this.copies = copies.toAbsolutePath();
     client =
@@ -42,7 +42,6 @@ final class BucketStore implements Store, AutoCloseable {
                 StaticCredentialsProvider.create(AwsBasicCredentials.create(at.key(), at.secret())))
             .httpClientBuilder(UrlConnectionHttpClient.builder())
             .build();
-    WrittenWhole.sweep(copies);
   }
 
   @Override

@@ -22,17 +22,18 @@ public class Originals {
   }
 
   /**
-   * Copies a file in, durably, and gives its SHA-256 in hex.
+   * Copies a file in, durably.
    *
-   * @throws IOException where it cannot be written, with nothing half-written left behind
+   * @param sha256 of its content, in hex
+   * @throws IOException where it cannot be written or is another by now, with nothing half-written
+   *     left behind
    */
-  public String keep(Path file) throws IOException {
-    String sha = Sha256.of(file);
-    if (!store.has(name(sha))) {
-      store.write(name(sha), copy -> Files.copy(file, copy), copy -> compare(copy, sha));
-      store.find(name(sha)).toFile().setReadOnly();
+  public void keep(Path file, String sha256) throws IOException {
+    String name = name(sha256);
+    if (!store.has(name)) {
+      store.write(name, copy -> Files.copy(file, copy), copy -> compare(copy, sha256));
+      store.find(name).toFile().setReadOnly();
     }
-    return sha;
   }
 
   private static void compare(Path copy, String sha) throws IOException {

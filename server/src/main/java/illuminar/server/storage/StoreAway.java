@@ -6,7 +6,7 @@ import java.io.IOException;
 public final class StoreAway extends IOException {
   private static final long serialVersionUID = 1;
 
-  StoreAway(String name, Throwable why) {
+  public StoreAway(String name, Throwable why) {
     super("the store does not take or give " + name, why);
   }
 }

@@ -28,7 +28,7 @@ public final class PlainWords {
   }
 
   /** What was said, begun and ended as a sentence is. */
-  static String sentence(String said) {
+  public static String sentence(String said) {
     String whole = said == null || said.isBlank() ? "it failed" : said.strip();
     String first = whole.substring(0, 1).toUpperCase(Locale.ROOT) + whole.substring(1);
     return first.endsWith(".") ? first : first + ".";

@@ -108,14 +108,25 @@ class StoreTest {
     assertThatThrownBy(() -> store.find("../outside")).isInstanceOf(IllegalArgumentException.class);
   }
 
+  @Test
+  void aFileThatIsAnotherByNowIsNotKept() throws Exception {
+    Originals originals = new Originals(store("folder"));
+    Path file = Files.writeString(dir.resolve("a.jpg"), "abc");
+    String sha = Sha256.of(file);
+    Files.writeString(file, "abd");
+    assertThatThrownBy(() -> originals.keep(file, sha)).hasMessage("it was not copied as it is");
+    assertThatThrownBy(() -> originals.find(sha)).isInstanceOf(NoSuchFileException.class);
+  }
+
   /** FIPS 180-4 names the content; the store keeps one copy of it. */
   @Test
   void anOriginalIsKeptOnceAndNotWrittenToAgain() throws Exception {
     Originals originals = new Originals(store("folder"));
     Path file = Files.writeString(dir.resolve("a.jpg"), "abc");
-    String sha = originals.keep(file);
+    String sha = Sha256.of(file);
     assertThat(sha).isEqualTo("ba7816bf8f01cfea414140de5dae2223b00361a396177a9cb410ff61f20015ad");
-    assertThat(originals.keep(file)).isEqualTo(sha);
+    originals.keep(file, sha);
+    originals.keep(file, sha);
     assertThat(originals.find(sha)).hasContent("abc");
     assertThat(originals.find(sha).toFile().setReadOnly()).isTrue();
     assertThat(Files.getPosixFilePermissions(originals.find(sha)).toString())

@@ -7,8 +7,6 @@ import illuminar.core.render.DeliveryRender;
 import illuminar.core.render.Display;
 import illuminar.files.Legend;
 import illuminar.server.reading.Wanted;
-import java.util.concurrent.CancellationException;
-import java.util.function.BooleanSupplier;
 
 /**
  * One view at the size that was ordered, rendered tile by tile when a format asks for it, as long
@@ -22,13 +20,12 @@ public final class Finished {
   private final double scale;
   private final Legend legend;
   private final Raster whole;
-  private final BooleanSupplier wanted = Wanted.here();
 
   /**
    * @param scale size of the result against full size
    */
   public Finished(Analysis analysis, Recipe recipe, double scale, Legend legend) {
-    render = new DeliveryRender(analysis);
+    render = new DeliveryRender(analysis, Wanted.here());
     this.recipe = recipe;
     this.scale = scale;
     this.legend = legend;
@@ -63,9 +60,6 @@ public final class Finished {
   }
 
   private void rows(Object from, Raster tile, Object to) {
-    if (!wanted.getAsBoolean()) {
-      throw new CancellationException("this file is not wanted any more");
-    }
     int n = tile.width() * 3;
     for (int j = 0; j < tile.height(); j++) {
       System.arraycopy(from, j * n, to, ((tile.y() + j) * width() + tile.x()) * 3, n);

@@ -1,0 +1,98 @@
+package illuminar.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.net.ServerSocket;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.LockSupport;
+
+/** The application in a process of its own, at a port that stays, to be stopped and killed. */
+public final class OwnProcess implements AutoCloseable {
+  private static final int PATIENCE_S = 120;
+
+  private final Begin begin;
+  private final int port = freePort();
+  private Process process;
+
+  /** Begins the process at a port. */
+  private interface Begin {
+    Process at(int port) throws IOException;
+  }
+
+  private OwnProcess(Begin begin) throws IOException {
+    this.begin = begin;
+    start();
+  }
+
+  /**
+   * On the data of a server that is stopped, or shares them.
+   *
+   * @param options of Java
+   */
+  public static OwnProcess of(TestServer data, String... options) throws IOException {
+    return new OwnProcess(port -> data.process(port, options));
+  }
+
+  /** On another machine: on the same database, with a folder of its own. */
+  public static OwnProcess elsewhere(TestServer data, String... options) throws IOException {
+    return new OwnProcess(port -> data.node(port, options));
+  }
+
+  public static int freePort() throws IOException {
+    try (ServerSocket free = new ServerSocket(0)) {
+      return free.getLocalPort();
+    }
+  }
+
+  /** Starts it again, and waits until it answers. */
+  public void start() throws IOException {
+    process = begin.at(port);
+    try {
+      answers(process, url());
+    } catch (AssertionError e) {
+      process.destroyForcibly();
+      throw e;
+    }
+  }
+
+  /** Waits until a process answers at an address, with whatever. */
+  public static void answers(Process process, String url) {
+    long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(PATIENCE_S);
+    while (System.nanoTime() < end) {
+      assertThat(process.isAlive()).as("the application runs").isTrue();
+      try {
+        if (new Visitor(url).get("/api/session").statusCode() < 500) {
+          return;
+        }
+      } catch (IllegalStateException e) {
+        // not there yet
+      }
+      LockSupport.parkNanos(100_000_000L);
+    }
+    throw new AssertionError("the application did not answer");
+  }
+
+  public String url() {
+    return "http://127.0.0.1:" + port;
+  }
+
+  public int port() {
+    return port;
+  }
+
+  public Process process() {
+    return process;
+  }
+
+  public void kill() throws InterruptedException {
+    process.destroyForcibly().waitFor();
+  }
+
+  /** Asks it to stop, as Ctrl-C does, and waits until it has. */
+  @Override
+  public void close() {
+    process.destroy();
+    process.onExit().join();
+  }
+}
