@@ -186,7 +186,8 @@ class JudgeTest {
     assertThat(kinds.size()).isGreaterThan(15);
     for (JsonNode kind : kinds) {
       String sentence = kind.path("sentence").asString();
-      assertThat(sentence).endsWith(".").contains("{strength}");
+      assertThat(sentence).contains("{region}").doesNotEndWith(".");
+      assertThat(kind.path("help").asString()).isNotBlank();
       for (JsonNode c : kind.path("controls")) {
         double from = c.path("from").asDouble();
         double to = c.path("to").asDouble();

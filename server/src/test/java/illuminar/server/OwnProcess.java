@@ -1,7 +1,5 @@
 package illuminar.server;
 
-import static org.assertj.core.api.Assertions.assertThat;
-
 import java.io.IOException;
 import java.net.ServerSocket;
 import java.util.concurrent.TimeUnit;
@@ -9,7 +7,7 @@ import java.util.concurrent.locks.LockSupport;
 
 /** The application in a process of its own, at a port that stays, to be stopped and killed. */
 public final class OwnProcess implements AutoCloseable {
-  private static final int PATIENCE_S = 120;
+  private static final int PATIENCE_S = 240;
 
   private final Begin begin;
   private final int port = freePort();
@@ -50,7 +48,7 @@ public final class OwnProcess implements AutoCloseable {
     process = begin.at(port);
     try {
       answers(process, url());
-    } catch (AssertionError e) {
+    } catch (IllegalStateException e) {
       process.destroyForcibly();
       throw e;
     }
@@ -60,7 +58,9 @@ public final class OwnProcess implements AutoCloseable {
   public static void answers(Process process, String url) {
     long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(PATIENCE_S);
     while (System.nanoTime() < end) {
-      assertThat(process.isAlive()).as("the application runs").isTrue();
+      if (!process.isAlive()) {
+        throw new IllegalStateException("the application does not run");
+      }
       try {
         if (new Visitor(url).get("/api/session").statusCode() < 500) {
           return;
@@ -70,7 +70,7 @@ public final class OwnProcess implements AutoCloseable {
       }
       LockSupport.parkNanos(100_000_000L);
     }
-    throw new AssertionError("the application did not answer");
+    throw new IllegalStateException("the application did not answer");
   }
 
   public String url() {

@@ -97,6 +97,41 @@ class RecipesTest {
     assertThat(exposure()).isEqualTo(1.0);
   }
 
+  private JsonNode history() {
+    return visitor.json("/api/views/" + view + "/history");
+  }
+
+  /** Steps that were undone and left stay in the list, and can be gone back to as any other. */
+  @Test
+  void anyStepOfTheHistoryCanBeGoneBackTo() {
+    put(state(), 1.21);
+    int left = state().path("revision").asInt();
+    assertThat(exposure()).isEqualTo(1.21);
+    visitor.send(
+        "POST",
+        "/api/views/" + view + "/undo",
+        "{}",
+        "If-Match",
+        "\"" + state().path("edition").asLong() + "\"");
+    put(state(), -1.37);
+    JsonNode steps = history();
+    assertThat(steps.get(0).path("here").asBoolean()).isTrue();
+    assertThat(steps.get(0).path("left").asBoolean()).isFalse();
+    assertThat(steps.get(1).path("number").asInt()).isEqualTo(left);
+    assertThat(steps.get(1).path("left").asBoolean()).isTrue();
+    assertThat(steps.get(steps.size() - 1).path("said").asString()).isEqualTo("first version");
+    String to = "/api/views/" + view + "/history/";
+    String match = "\"" + state().path("edition").asLong() + "\"";
+    assertThat(visitor.send("POST", to + left, "{}", "If-Match", match).statusCode())
+        .isEqualTo(200);
+    assertThat(exposure()).isEqualTo(1.21);
+    assertThat(visitor.send("POST", to + left, "{}", "If-Match", match).statusCode())
+        .as("an edition that is past")
+        .isEqualTo(412);
+    String now = "\"" + state().path("edition").asLong() + "\"";
+    assertThat(visitor.send("POST", to + 999, "{}", "If-Match", now).statusCode()).isEqualTo(404);
+  }
+
   @Test
   void twoTabsCannotOverwriteEachOther() {
     put(state(), 0.1);

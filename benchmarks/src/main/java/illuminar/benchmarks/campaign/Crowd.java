@@ -1,7 +1,6 @@
 package illuminar.benchmarks.campaign;
 
 import illuminar.benchmarks.running.Photographer;
-import illuminar.server.TestServer;
 import illuminar.server.Visitor;
 import java.util.ArrayList;
 import java.util.List;
@@ -40,7 +39,7 @@ final class Crowd {
    *
    * @param faults what happened meanwhile
    */
-  void report(Trial trial, Ledger ledger, TestServer data, String faults) {
+  void report(Trial trial, Ledger ledger, String faults) {
     ledger.least(
         trial,
         "edits acknowledged in " + faults,
@@ -55,6 +54,5 @@ final class Crowd {
         "",
         0);
     ledger.least(trial, "cards taken in and deliveries ordered", orders.ordered(), "", 1);
-    Victim.reportJobs(trial, ledger, data);
   }
 }

@@ -39,7 +39,8 @@ final class TwoNodes implements Trial {
         }
         LockSupport.parkNanos(TimeUnit.SECONDS.toNanos(3));
         crowd.end();
-        crowd.report(this, ledger, data, kills + " kills of a node, through nginx");
+        crowd.report(this, ledger, kills + " kills of a node, through nginx");
+        Victim.reportJobs(this, ledger, data);
       }
     }
   }

@@ -11,6 +11,9 @@ import java.util.concurrent.locks.LockSupport;
 
 /** The application in a process of its own, which may be killed and started again. */
 final class Victim implements AutoCloseable {
+  /** A job that has not ended for so long stands still. */
+  private static final long STILL = TimeUnit.MINUTES.toNanos(5);
+
   private final TestServer data;
   private final OwnProcess application;
 
@@ -34,6 +37,10 @@ final class Victim implements AutoCloseable {
     return application.url();
   }
 
+  ProcessHandle process() {
+    return application.process().toHandle();
+  }
+
   void start() throws IOException {
     application.start();
   }
@@ -51,14 +58,25 @@ final class Victim implements AutoCloseable {
 
   /** What became of all jobs; waits for those that are under way or in line. */
   static void reportJobs(Trial trial, Ledger ledger, TestServer data) {
-    long end = System.nanoTime() + TimeUnit.MINUTES.toNanos(8);
-    String open = "select count(*) from job where finished is null";
-    while (System.nanoTime() < end && count(data, open) > 0) {
-      LockSupport.parkNanos(500_000_000L);
-    }
-    ledger.most(trial, "jobs that neither ended nor went on", count(data, open), "", 0);
+    reportOpenJobs(trial, ledger, data);
     String failed = "select count(*) from job where state = 'FAILED'";
     ledger.most(trial, "jobs that failed", count(data, failed), "", 0);
+  }
+
+  /** Which jobs are not over, once none has ended for so long that it stands still. */
+  static void reportOpenJobs(Trial trial, Ledger ledger, TestServer data) {
+    String open = "select count(*) from job where finished is null";
+    int left = count(data, open);
+    long end = System.nanoTime() + STILL;
+    while (left > 0 && System.nanoTime() < end) {
+      LockSupport.parkNanos(500_000_000L);
+      int now = count(data, open);
+      if (now < left) {
+        end = System.nanoTime() + STILL;
+      }
+      left = now;
+    }
+    ledger.most(trial, "jobs that neither ended nor went on", left, "", 0);
   }
 
   int count(String question) {

@@ -21,6 +21,9 @@ public @interface Control {
 
   double defaultValue();
 
+  /** The value at which it changes nothing and is not said; the default where it is left out. */
+  double neutral() default Double.NaN;
+
   /** Name of the number of the same record that it stays below; empty where it is free. */
   String under() default "";
 

@@ -10,7 +10,11 @@ import java.util.Map;
 /** The numbers of a record that carry a {@link Control}. */
 public final class Numbers {
 
-  /** One number: its name in the record, and how it is offered. */
+  /**
+   * One number: its name in the record, and how it is offered.
+   *
+   * @param neutral the value at which it changes nothing
+   */
   public record NumberControl(
       String name,
       String label,
@@ -19,6 +23,7 @@ public final class Numbers {
       double to,
       double step,
       double defaultValue,
+      double neutral,
       String under,
       double apart,
       String help) {}
@@ -58,6 +63,7 @@ public final class Numbers {
                 k.to(),
                 k.step(),
                 k.defaultValue(),
+                Double.isNaN(k.neutral()) ? k.defaultValue() : k.neutral(),
                 k.under(),
                 k.apart(),
                 k.help()));

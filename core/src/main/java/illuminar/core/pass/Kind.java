@@ -19,11 +19,21 @@ public @interface Kind {
 
   Stage stage();
 
+  /** One sentence about what one sees, for those who look for it in a menu. */
+  String help();
+
   /**
-   * How it reads; words in braces are its components, and {region}, {gate}, {strength}. Which of
-   * them are controls is read off the record.
+   * The order that it gives: verb, what, where. {@code {name}} is a component, or the region;
+   * {@code {name:more|less}} is how far a number stands from {@link
+   * illuminar.core.control.Control#neutral} with the word for above or below; {@code
+   * {name?add|remove}} is such a word alone, and then {@code {name}} is said without its sign.
+   * Where it ends with a colon it orders nothing by itself. See {@link
+   * illuminar.core.recipe.Phrases}.
    */
   String sentence();
+
+  /** What may follow, each said unless all its numbers are neutral. */
+  String[] says() default {};
 
   /** Whether it wants a region first because it is usually wrong everywhere. */
   boolean asksRegion() default false;

@@ -13,33 +13,41 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.function.Function;
+import java.util.function.UnaryOperator;
 
 /** Says in plain words what a pass does and what changed between two recipes. */
 public final class Sentence {
   private Sentence() {}
 
   /** A pass as a sentence; {@code frameName} gives a frame's name for its id. */
-  public static String of(Pass pass, Recipe recipe, Function<String, String> frameName) {
-    PassKind kind = PassKind.of(pass.move());
-    String text = kind.sentence();
-    for (Numbers.NumberControl number : kind.controls()) {
-      text =
-          text.replace(
-              "{" + number.name() + "}", amount(value(pass, number.name()), number.unit()));
+  public static String of(Pass pass, Recipe recipe, UnaryOperator<String> frameName) {
+    Phrases phrases = new Phrases(pass.move(), name -> named(name, pass, recipe, frameName));
+    List<String> said = new ArrayList<>(phrases.all());
+    String order = said.remove(0);
+    if (phrases.nothing()) {
+      return order + ": " + Phrases.NOTHING + ".";
     }
-    for (String frame : kind.frames()) {
-      String id = (String) component(pass, frame);
-      text = text.replace("{" + frame + "}", id.isEmpty() ? "nothing" : frameName.apply(id));
+    if (!pass.gate().all()) {
+      said.add(tones(pass.gate()));
     }
-    for (PassKind.Choice choice : kind.choices()) {
-      text =
-          text.replace(
-              "{" + choice.name() + "}",
-              component(pass, choice.name()).toString().toLowerCase(Locale.ROOT).replace('_', ' '));
+    if (pass.strength() != 1) {
+      said.add("at " + Phrases.amount(pass.strength(), "%"));
     }
-    return text.replace("{region}", where(pass, recipe))
-        .replace("{gate}", tones(pass.gate()))
-        .replace("{strength}", Math.round(pass.strength() * 100) + " %");
+    String more = String.join(", ", said);
+    return order + (more.isEmpty() ? "" : (phrases.bare() ? ": " : ", ") + more) + ".";
+  }
+
+  /** A region, a frame or a choice in words. */
+  private static String named(
+      String name, Pass pass, Recipe recipe, UnaryOperator<String> frameName) {
+    if (name.equals("region")) {
+      return where(pass, recipe);
+    }
+    String value = component(pass, name).toString();
+    if (PassKind.of(pass.move()).frames().contains(name)) {
+      return value.isEmpty() ? "nothing" : frameName.apply(value);
+    }
+    return value.toLowerCase(Locale.ROOT).replace('_', ' ');
   }
 
   private static double value(Pass pass, String control) {
@@ -55,13 +63,14 @@ public final class Sentence {
       return "the whole picture";
     }
     String name = recipe.region(pass.where().region()).map(Region::name).orElse("?");
-    return pass.where().outside() ? "outside " + name : name;
+    return pass.where().outside() ? "all but " + name : name;
   }
 
   private static String tones(Gate gate) {
-    return gate.all()
-        ? "all tones"
-        : String.format(Locale.ROOT, "tones %.1f to %.1f st", gate.full(), gate.fullTo());
+    return "only in tones from "
+        + Phrases.amount(gate.full(), "")
+        + " to "
+        + Phrases.amount(gate.fullTo(), "st");
   }
 
   private static String amount(double v, String unit) {

@@ -24,7 +24,8 @@ class PassKindTest {
       id = "trial",
       name = "Trial",
       stage = Stage.MEND,
-      sentence = "Try {a} and {b} with {frame} by {sort}.",
+      help = "A trial",
+      sentence = "Try {a} and {b} with {frame} by {sort}",
       mends = {
         @Mends(fault = Fault.HALO, control = "a", side = Mends.Side.ABOVE),
         @Mends(fault = Fault.HALO, control = "b", side = Mends.Side.OFF, everywhereOnly = true),
@@ -106,7 +107,8 @@ class PassKindTest {
     assertThat(kinds).extracting(PassKind::id).doesNotHaveDuplicates().isNotEmpty();
     assertThat(kinds).extracting(PassKind::name).doesNotHaveDuplicates();
     for (PassKind kind : kinds) {
-      assertThat(kind.sentence()).as(kind.id()).contains("{strength}").endsWith(".");
+      assertThat(kind.sentence()).as(kind.id()).contains("{region}").doesNotEndWith(".");
+      assertThat(kind.help()).as(kind.id()).isNotBlank();
       kind.controls()
           .forEach(c -> assertThat(kind.sentence() + c.label()).as(c.name()).isNotBlank());
     }

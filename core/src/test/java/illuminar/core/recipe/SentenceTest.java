@@ -44,13 +44,14 @@ class SentenceTest {
   void whatAPassDoesIsSaidWithItsPlaceTonesAndStrength() {
     Pass calm = pass("c", new Calm("f"), Where.EVERYWHERE, 0.254);
     assertThat(Sentence.of(calm, of(calm), id -> "lamps off"))
-        .isEqualTo("Calm the whole picture back to lamps off on all tones, at 25 %.");
+        .isEqualTo("Mix lamps off back into the whole picture, at 25.4 %.");
     Gate dark = new Gate(-8, -6, -3, -2.5);
     Pass inside = new Pass("c", true, new Calm(""), new Where("w", false), dark, 1, "");
     assertThat(Sentence.of(inside, of(inside), id -> id))
-        .isEqualTo("Calm Wall back to nothing on tones -6.0 to -3.0 st, at 100 %.");
+        .isEqualTo("Mix nothing back into Wall, only in tones from −6 to −3 stops.");
     Pass outside = pass("c", new Calm("f"), new Where("w", true), 1);
-    assertThat(Sentence.of(outside, of(outside), id -> id)).contains("Calm outside Wall back to f");
+    assertThat(Sentence.of(outside, of(outside), id -> id))
+        .isEqualTo("Mix f back into all but Wall.");
   }
 
   @Test
@@ -90,7 +91,7 @@ class SentenceTest {
   void manyChangesAreCountedAndOrderAloneIsOrder() {
     Pass calm = pass("c", new Calm("f"), Where.EVERYWHERE, 1);
     assertThat(said(of(tone(0), calm), of(calm, tone(0)))).isEqualTo("order changed");
-    assertThat(said(of(), of(tone(0), calm))).isEqualTo("tone added, calm added");
+    assertThat(said(of(), of(tone(0), calm))).isEqualTo("tone added, mix a frame back in added");
     Recipe all = of(List.of(WALL), List.of(GROUP), tone(0), calm);
     assertThat(said(of(List.of(), List.of()), all)).isEqualTo("region Wall added and 3 more");
     Recipe other = new Recipe(new Ground.OneFrame("h"), List.of(WALL), List.of(), List.of());

@@ -23,6 +23,7 @@ import javax.sql.DataSource;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.ContextClosedEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.datasource.TransactionAwareDataSourceProxy;
@@ -95,10 +96,15 @@ class JobLine {
     }
   }
 
+  /** What is being done notices it while the rest of the server stops. */
+  @EventListener(ContextClosedEvent.class)
+  void stopping() {
+    stopping = true;
+  }
+
   /** What is being done is put back, so that the next start goes on with it at once. */
   @PreDestroy
   void stop() {
-    stopping = true;
     scheduler.stop();
     try {
       sql.update(

@@ -9,6 +9,8 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.BooleanSupplier;
+import org.springframework.context.event.ContextClosedEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /**
@@ -66,6 +68,8 @@ public class PictureDoor {
     return workers.pixels(file, name, wanted);
   }
 
+  /** First of all, since requests that read files would hold up the stop of the server. */
+  @EventListener(ContextClosedEvent.class)
   @PreDestroy
   void close() {
     workers.close();

@@ -41,7 +41,9 @@ class RecipeController {
       String kind,
       String name,
       String stage,
+      String help,
       String sentence,
+      List<String> says,
       boolean asksRegion,
       List<Numbers.NumberControl> controls,
       List<String> frames,
@@ -56,7 +58,9 @@ class RecipeController {
                     k.id(),
                     k.name(),
                     k.stage().title(),
+                    k.help(),
                     k.sentence(),
+                    k.says(),
                     k.asksRegion(),
                     k.controls(),
                     k.frames(),
@@ -130,6 +134,23 @@ class RecipeController {
       @PathVariable UUID id,
       @RequestHeader(name = "If-Match", required = false) String match) {
     return answer(service.redo(member.studio(), id, edition(match)));
+  }
+
+  @GetMapping("/views/{id}/history")
+  List<RecipeService.Step> history(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
+    return service.history(member.studio(), id);
+  }
+
+  @PostMapping(value = "/views/{id}/history/{number}", produces = MediaType.APPLICATION_JSON_VALUE)
+  @io.swagger.v3.oas.annotations.responses.ApiResponse(
+      responseCode = "200",
+      content = @Content(schema = @Schema(ref = "#/components/schemas/RecipeState")))
+  ResponseEntity<String> go(
+      @AuthenticationPrincipal Member member,
+      @PathVariable UUID id,
+      @PathVariable int number,
+      @RequestHeader(name = "If-Match", required = false) String match) {
+    return answer(service.go(member.studio(), id, edition(match), number));
   }
 
   private ResponseEntity<String> answer(RecipeService.State state) {

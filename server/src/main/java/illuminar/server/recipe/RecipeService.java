@@ -7,7 +7,11 @@ import illuminar.server.shoot.FrameRows;
 import illuminar.server.shoot.View;
 import illuminar.server.shoot.Views;
 import illuminar.server.web.Problem;
+import java.time.Instant;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -23,6 +27,9 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Service
 public class RecipeService {
+  /** Steps of a history that are listed. */
+  private static final int STEPS = 200;
+
   private final Views views;
   private final Revisions revisions;
   private final FrameRows frames;
@@ -157,6 +164,59 @@ public class RecipeService {
     check(now, edition);
     Optional<Revision> next = revisions.newestAfter(viewId, now.revision());
     return next.isEmpty() ? now : point(view, next.get().number());
+  }
+
+  /**
+   * One step of a recipe's history.
+   *
+   * @param said what it did
+   * @param here whether the recipe stands there
+   * @param left whether it was undone, and another way taken from before it
+   */
+  public record Step(int number, String said, Instant made, boolean here, boolean left) {}
+
+  /** The newest steps first; those that can be gone back to. */
+  @Transactional(readOnly = true)
+  public List<Step> history(UUID studio, UUID viewId) {
+    View view = owned(studio, viewId);
+    List<Revisions.Line> lines = revisions.lines(viewId, revisions.root(viewId), STEPS);
+    Map<Integer, Integer> parents = new HashMap<>();
+    Map<Integer, Integer> newest = new HashMap<>();
+    for (Revisions.Line line : lines) {
+      parents.put(line.number(), line.parent());
+      newest.putIfAbsent(line.parent(), line.number());
+    }
+    Set<Integer> way = new HashSet<>();
+    for (Integer at = view.currentRevision(); at != null && way.add(at); at = parents.get(at)) {
+      // back to where it began
+    }
+    Integer ahead = newest.get(view.currentRevision());
+    for (; ahead != null && way.add(ahead); ahead = newest.get(ahead)) {
+      // and on to where redo leads
+    }
+    return lines.stream()
+        .map(
+            l ->
+                new Step(
+                    l.number(),
+                    l.said(),
+                    l.made(),
+                    l.number() == view.currentRevision(),
+                    !way.contains(l.number())))
+        .toList();
+  }
+
+  /** Goes to any step of the history; those after it stay. */
+  @Transactional
+  public State go(UUID studio, UUID viewId, long edition, int number) {
+    View view = held(studio, viewId);
+    check(state(view), edition);
+    if (number < revisions.root(viewId)
+        || revisions.findByViewIdAndNumber(viewId, number).isEmpty()) {
+      throw new Problem(
+          HttpStatus.NOT_FOUND, "There is no such step, or it was made of other frames.");
+    }
+    return point(view, number);
   }
 
   private State point(View view, int revision) {

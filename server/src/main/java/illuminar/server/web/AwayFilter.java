@@ -32,11 +32,13 @@ class AwayFilter extends OncePerRequestFilter {
       throws ServletException, IOException {
     try {
       chain.doFilter(request, response);
-    } catch (RuntimeException e) {
+    } catch (RuntimeException | ServletException e) {
       if (response.isCommitted() || !Outage.is(e)) {
         throw e;
       }
-      // a session that could not be kept after the answer was written
+      // a session that could not be kept after the answer was written, or while it was: then the
+      // servlet gives up the answer, which said that the database is away, and throws what it was
+      // for
       response.reset();
       problems.resolveException(
           request, response, null, new CannotCreateTransactionException("away", e));

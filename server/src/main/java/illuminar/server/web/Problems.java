@@ -2,6 +2,7 @@ package illuminar.server.web;
 
 import illuminar.server.storage.StoreAway;
 import java.sql.SQLException;
+import java.util.concurrent.CancellationException;
 import org.springframework.core.NestedExceptionUtils;
 import org.springframework.dao.DataAccessException;
 import org.springframework.dao.DataIntegrityViolationException;
@@ -42,6 +43,14 @@ class Problems extends ResponseEntityExceptionHandler {
     }
     logger.error("unforeseen", e);
     return ProblemDetail.forStatusAndDetail(HttpStatus.INTERNAL_SERVER_ERROR, PlainWords.of(e));
+  }
+
+  /** Reading is called off when the server stops. */
+  @ExceptionHandler(CancellationException.class)
+  ProblemDetail calledOff(CancellationException e) {
+    return ProblemDetail.forStatusAndDetail(
+        HttpStatus.SERVICE_UNAVAILABLE,
+        "This was called off, since the server is stopping. Try again in a moment.");
   }
 
   /** A body whose values are refused says which and why; one that cannot be read says no more. */

@@ -3,6 +3,7 @@ package illuminar.server.web;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import jakarta.servlet.ServletException;
 import java.io.IOException;
 import java.sql.SQLRecoverableException;
 import org.junit.jupiter.api.Test;
@@ -30,19 +31,35 @@ class AwayFilterTest {
     }
   }
 
-  private void after(RuntimeException e) throws Exception {
+  private void after(Exception e) throws Exception {
     filter.doFilter(
         new MockHttpServletRequest("GET", "/api/shoots"),
         response,
         (request, answer) -> {
           write("{\"shoots\":[]}");
-          throw e;
+          if (e instanceof ServletException servlet) {
+            throw servlet;
+          }
+          throw (RuntimeException) e;
         });
   }
 
   @Test
   void anAnswerWhoseSessionCannotBeKeptIsTakenBack() throws Exception {
     after(new TransactionSystemException("commit", new SQLRecoverableException("closed")));
+    assertThat(response.getStatus()).isEqualTo(503);
+    assertThat(response.getContentAsString()).isEqualTo("{\"detail\":\"away\"}");
+  }
+
+  /**
+   * The session is kept as the answer is written, which fails: the servlet throws its first cause.
+   */
+  @Test
+  void anAnswerThatFailsWhileItIsWrittenIsGivenAnew() throws Exception {
+    after(
+        new ServletException(
+            "Request processing failed",
+            new TransactionSystemException("rollback", new SQLRecoverableException("closed"))));
     assertThat(response.getStatus()).isEqualTo(503);
     assertThat(response.getContentAsString()).isEqualTo("{\"detail\":\"away\"}");
   }

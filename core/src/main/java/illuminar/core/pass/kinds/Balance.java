@@ -23,11 +23,16 @@ import illuminar.core.picture.Picture;
  */
 @Kind(
     id = "balance",
-    name = "Balance",
+    name = "Balance a surface",
     stage = Stage.BALANCE,
-    sentence =
-        "Bring {region} by {light}, {warmer} warmer, tint {tint}, saturation {saturation}, on"
-            + " {gate}, at {strength}.",
+    help = "One wall or front matched to another, by eye or by the balance board; needs a place",
+    sentence = "Balance {region}:",
+    says = {
+      "{light:brighter|darker}",
+      "{warmer:warmer|cooler}",
+      "{tint:towards magenta|towards green}",
+      "{saturation:more|less} saturated"
+    },
     asksRegion = true)
 public record Balance(
     @Control(label = "Light", unit = "st", from = -3, to = 3, step = 0.02, defaultValue = 0)

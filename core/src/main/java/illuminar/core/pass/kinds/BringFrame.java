@@ -34,9 +34,17 @@ import illuminar.core.picture.Picture;
  */
 @Kind(
     id = "bring-frame",
-    name = "Bring in a frame",
+    name = "Show a frame",
     stage = Stage.WINDOWS,
-    sentence = "Bring {frame} into {region} on {gate}, {over} over the room, at {strength}.",
+    help = "A darker frame in the windows, so that the view is seen; needs a place",
+    sentence = "Show {frame} in {region}",
+    says = {
+      "{over:brighter|darker} than the room",
+      "{warmer:warmer|cooler}",
+      "{tint:towards magenta|towards green}",
+      "{saturation:more|less} saturated",
+      "{reflections} of the reflections removed"
+    },
     asksRegion = true,
     mends = {@Mends(fault = Fault.HALO, control = "edge")})
 public record BringFrame(
@@ -48,6 +56,7 @@ public record BringFrame(
             to = 6,
             step = 0.05,
             defaultValue = 0.9,
+            neutral = 0,
             help = "How much brighter than the room the view stands")
         double over,
     @Control(
@@ -80,7 +89,7 @@ public record BringFrame(
     @Control(label = "Saturation", unit = "%", from = 0, to = 2, step = 0.01, defaultValue = 1)
         double saturation,
     @Control(
-            label = "Reflections out",
+            label = "Remove reflections",
             unit = "%",
             from = 0,
             to = 1,
@@ -138,7 +147,7 @@ public record BringFrame(
   private BroughtView unmirrored(Analysis analysis, float[] region) {
     Reflections told = Reflections.of(analysis, frame, region);
     if (!told.told()) {
-      throw new IllegalArgumentException("Reflections out: " + told.said());
+      throw new IllegalArgumentException("Remove reflections: " + told.said());
     }
     return new BroughtView.Unmirrored(
         frame, analysis.frames().response(), told, (float) reflections);

@@ -15,9 +15,10 @@ import illuminar.core.pass.Stage;
  */
 @Kind(
     id = "calm",
-    name = "Calm",
+    name = "Mix a frame back in",
     stage = Stage.FINISH,
-    sentence = "Calm {region} back to {frame} on {gate}, at {strength}.")
+    help = "The picture with a share of one real frame, for a natural look",
+    sentence = "Mix {frame} back into {region}")
 public record Calm(String frame) implements Move {
 
   /**

@@ -34,15 +34,22 @@ import illuminar.core.picture.Raster;
  */
 @Kind(
     id = "clear-casts",
-    name = "Clear casts",
+    name = "Remove colour casts",
     stage = Stage.COLOUR,
-    sentence =
-        "Clear casts by {source} out of {region} by {amount}, {warmth} of the lamps' warmth"
-            + " kept, on {gate}, at {strength}.")
+    help = "White walls without the colour of lamps or of daylight",
+    sentence = "Remove {amount} of the colour cast in {region}, measured by {source}",
+    says = {"{warmth} of the lamps' warmth kept"})
 public record ClearCasts(
     Casts.Source source,
     String reference,
-    @Control(label = "Amount", unit = "%", from = 0, to = 1, step = 0.01, defaultValue = 0.85)
+    @Control(
+            label = "Amount",
+            unit = "%",
+            from = 0,
+            to = 1,
+            step = 0.01,
+            defaultValue = 0.85,
+            neutral = 0)
         double amount,
     @Control(
             label = "Warmth kept",
@@ -51,6 +58,7 @@ public record ClearCasts(
             to = 1,
             step = 0.01,
             defaultValue = 0.5,
+            neutral = 0,
             help = "How much of their warm light lamps keep about them")
         double warmth)
     implements Move {

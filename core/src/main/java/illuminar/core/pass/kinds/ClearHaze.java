@@ -43,9 +43,9 @@ import java.util.Optional;
     id = "clear-haze",
     name = "Clear haze",
     stage = Stage.AIR,
-    sentence =
-        "Clear {amount} of the haze in {region}, saturation {saturation}, local contrast"
-            + " {contrast}, on {gate}, at {strength}.",
+    help = "A clear view through hazy air; below 0 adds mist. Needs a place",
+    sentence = "{amount?Remove|Add} {amount} {amount?of the haze from|haze to} {region}",
+    says = {"{saturation:more|less} saturated", "local contrast {contrast:higher|lower}"},
     asksRegion = true)
 public record ClearHaze(
     @Control(
@@ -55,10 +55,11 @@ public record ClearHaze(
             to = 1,
             step = 0.01,
             defaultValue = 0.4,
+            neutral = 0,
             help = "Below 0 adds mist")
         double amount,
     @Control(
-            label = "Sky guard",
+            label = "Protect the sky",
             unit = "%",
             from = 0,
             to = 1,
@@ -66,7 +67,14 @@ public record ClearHaze(
             defaultValue = 1,
             help = "How far the sky is spared")
         double guard,
-    @Control(label = "Saturation", unit = "%", from = 0, to = 2, step = 0.01, defaultValue = 0.95)
+    @Control(
+            label = "Saturation",
+            unit = "%",
+            from = 0,
+            to = 2,
+            step = 0.01,
+            defaultValue = 0.95,
+            neutral = 1)
         double saturation,
     @Control(
             label = "Local contrast",
@@ -75,6 +83,7 @@ public record ClearHaze(
             to = 100,
             step = 1,
             defaultValue = -10,
+            neutral = 0,
             help = "Below 0 keeps clouds and trees soft")
         double contrast)
     implements Move {

@@ -19,9 +19,13 @@ import illuminar.core.pass.Stage;
     id = "colour",
     name = "White and colour",
     stage = Stage.COLOUR,
-    sentence =
-        "White {warmer} warmer, tint {tint}, saturation {saturation} on {region}, {gate}, at"
-            + " {strength}.")
+    help = "Warmer or cooler, and how strong colours are",
+    sentence = "Adjust the colour of {region}:",
+    says = {
+      "{warmer:warmer|cooler}",
+      "{tint:towards magenta|towards green}",
+      "{saturation:more|less} saturated"
+    })
 public record Colour(
     @Control(
             label = "Warmer",

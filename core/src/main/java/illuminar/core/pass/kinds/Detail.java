@@ -31,7 +31,9 @@ import illuminar.core.picture.Plane;
     id = "detail",
     name = "Detail",
     stage = Stage.FINISH,
-    sentence = "Local contrast {contrast}, fine detail {fine} on {region}, {gate}, at {strength}.",
+    help = "Crisper or softer; needs a place",
+    sentence = "Change the detail of {region}:",
+    says = {"local contrast {contrast:higher|lower}", "{fine:more|less} fine detail"},
     asksRegion = true)
 public record Detail(
     @Control(
@@ -41,6 +43,7 @@ public record Detail(
             to = 100,
             step = 1,
             defaultValue = 20,
+            neutral = 0,
             help = "Below 0 softens")
         double contrast,
     @Control(

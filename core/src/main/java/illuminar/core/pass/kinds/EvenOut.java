@@ -31,11 +31,18 @@ import illuminar.core.picture.Raster;
     id = "even-out",
     name = "Even out",
     stage = Stage.BALANCE,
-    sentence =
-        "Even out the light along {region} by {amount} over {reach}, on {gate}, at {strength}.",
+    help = "A wall that is bright at one end and dark at the other; needs a place",
+    sentence = "Even out the light along {region} by {amount}",
     asksRegion = true)
 public record EvenOut(
-    @Control(label = "Amount", unit = "%", from = 0, to = 1, step = 0.01, defaultValue = 0.8)
+    @Control(
+            label = "Amount",
+            unit = "%",
+            from = 0,
+            to = 1,
+            step = 0.01,
+            defaultValue = 0.8,
+            neutral = 0)
         double amount,
     @Control(
             label = "Reach",

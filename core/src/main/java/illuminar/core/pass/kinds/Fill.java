@@ -31,11 +31,18 @@ import illuminar.core.picture.Picture;
     id = "fill",
     name = "Fill",
     stage = Stage.TONE,
-    sentence =
-        "Fill what is darker than {upTo} by {amount}, local contrast {contrast}, saturation"
-            + " {saturation}, on {region}, {gate}, at {strength}.")
+    help = "Dark corners lifted, with their texture",
+    sentence = "Fill the darks of {region} below {upTo} by {amount}",
+    says = {"local contrast {contrast:higher|lower}", "{saturation:more|less} saturated"})
 public record Fill(
-    @Control(label = "Amount", unit = "", from = 0, to = 100, step = 1, defaultValue = 40)
+    @Control(
+            label = "Amount",
+            unit = "",
+            from = 0,
+            to = 100,
+            step = 1,
+            defaultValue = 40,
+            neutral = 0)
         double amount,
     @Control(
             label = "Up to",
@@ -52,9 +59,17 @@ public record Fill(
             from = -100,
             to = 100,
             step = 1,
-            defaultValue = 20)
+            defaultValue = 20,
+            neutral = 0)
         double contrast,
-    @Control(label = "Saturation", unit = "%", from = 0, to = 2, step = 0.01, defaultValue = 0.9)
+    @Control(
+            label = "Saturation",
+            unit = "%",
+            from = 0,
+            to = 2,
+            step = 0.01,
+            defaultValue = 0.9,
+            neutral = 1)
         double saturation)
     implements Move {
   private static final double MOST = 2;

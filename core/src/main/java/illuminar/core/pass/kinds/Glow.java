@@ -29,12 +29,19 @@ import illuminar.core.picture.Picture;
     id = "glow",
     name = "Glow of lamps",
     stage = Stage.LIGHTS,
-    sentence =
-        "Let {region} glow by {light}, {warmer} warmer, softened {soften}, on {gate}, at"
-            + " {strength}.",
+    help = "Lamps that look lit: brighter, warmer and softer about them; needs a place",
+    sentence = "Add a glow to {region}:",
+    says = {"{light:brighter|darker}", "{warmer:warmer|cooler}", "softened by {soften}"},
     asksRegion = true)
 public record Glow(
-    @Control(label = "Light", unit = "st", from = -1, to = 2, step = 0.02, defaultValue = 0.2)
+    @Control(
+            label = "Light",
+            unit = "st",
+            from = -1,
+            to = 2,
+            step = 0.02,
+            defaultValue = 0.2,
+            neutral = 0)
         double light,
     @Control(
             label = "Warmer",
@@ -43,9 +50,17 @@ public record Glow(
             to = 100,
             step = 1,
             defaultValue = 18,
+            neutral = 0,
             help = "A warm wash; below 0 takes the lamp's colour out")
         double warmer,
-    @Control(label = "Soften", unit = "%", from = 0, to = 1, step = 0.01, defaultValue = 0.4)
+    @Control(
+            label = "Soften",
+            unit = "%",
+            from = 0,
+            to = 1,
+            step = 0.01,
+            defaultValue = 0.4,
+            neutral = 0)
         double soften)
     implements Move {
   public Glow {

@@ -25,9 +25,9 @@ import illuminar.core.pass.work.OnLab;
     id = "hue-band",
     name = "Hue band",
     stage = Stage.COLOUR,
-    sentence =
-        "Hues {width} about {hue}: saturation {saturation}, lightness {lightness}, turned"
-            + " {turn}, on {region}, {gate}, at {strength}.")
+    help = "One colour and no other: greens calmer, a carpet less red",
+    sentence = "Change hues within {width} of {hue} in {region}:",
+    says = {"{saturation:more|less} saturated", "{lightness:lighter|darker}", "shifted by {turn}"})
 public record HueBand(
     @Control(
             label = "Hue",
@@ -40,9 +40,23 @@ public record HueBand(
         double hue,
     @Control(label = "Width", unit = "°", from = 5, to = 180, step = 1, defaultValue = 45)
         double width,
-    @Control(label = "Saturation", unit = "%", from = 0, to = 2, step = 0.01, defaultValue = 0.6)
+    @Control(
+            label = "Saturation",
+            unit = "%",
+            from = 0,
+            to = 2,
+            step = 0.01,
+            defaultValue = 0.6,
+            neutral = 1)
         double saturation,
-    @Control(label = "Lightness", unit = "L*", from = -30, to = 30, step = 0.5, defaultValue = -3)
+    @Control(
+            label = "Lightness",
+            unit = "L*",
+            from = -30,
+            to = 30,
+            step = 0.5,
+            defaultValue = -3,
+            neutral = 0)
         double lightness,
     @Control(label = "Turn", unit = "°", from = -60, to = 60, step = 1, defaultValue = 0)
         double turn)

@@ -36,8 +36,17 @@ import illuminar.core.picture.Raster;
     id = "lay-frame",
     name = "Lay a frame over",
     stage = Stage.LIGHTS,
-    sentence =
-        "Lay {frame} over {region} as {mode}, exposure {exposure}, on {gate}, at {strength}.",
+    help = "A place taken from another frame, developed for itself; needs a place",
+    sentence = "Lay {frame} over {region} as {mode}",
+    says = {
+      "{exposure:brighter|darker}",
+      "{warmer:warmer|cooler}",
+      "{tint:towards magenta|towards green}",
+      "highlights {highlights:higher|lower}",
+      "shadows {shadows:higher|lower}",
+      "contrast {contrast:higher|lower}",
+      "{saturation:more|less} saturated"
+    },
     asksRegion = true)
 public record LayFrame(
     String frame,

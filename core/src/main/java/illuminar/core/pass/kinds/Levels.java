@@ -26,9 +26,9 @@ import illuminar.core.pass.work.ByTone;
     id = "levels",
     name = "White and black point",
     stage = Stage.TONE,
-    sentence =
-        "White at {white}, black at {black}, gamma {gamma} by {on} on {region}, {gate}, at"
-            + " {strength}.")
+    help = "How bright the brightest and how dark the darkest is",
+    sentence = "Set the levels of {region} by {on}:",
+    says = {"white at {white}", "black at {black}", "gamma {gamma}"})
 public record Levels(
     Channels on,
     @Control(

@@ -35,9 +35,13 @@ import illuminar.core.picture.Picture;
     name = "Mix a light",
     stage = Stage.LIGHTS,
     relights = true,
-    sentence =
-        "Mix {with} less {without} at {light}, {warmer} warmer, on {region}, {gate}, at"
-            + " {strength}.")
+    help = "One light of the room by itself: stronger, weaker, or of another colour",
+    sentence = "Mix in {with} minus {without} in {region}",
+    says = {
+      "{light:brighter|darker}",
+      "{warmer:warmer|cooler}",
+      "{tint:towards magenta|towards green}"
+    })
 public record MixLight(
     String with,
     String without,

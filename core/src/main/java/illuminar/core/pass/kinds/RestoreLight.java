@@ -37,11 +37,11 @@ import illuminar.core.region.Coverage;
  */
 @Kind(
     id = "restore-light",
-    name = "Restore burnt light",
+    name = "Recover burnt areas",
     stage = Stage.WINDOWS,
-    sentence =
-        "Restore light in {region} from {frame}, brightest at {brightest}, on {gate}, at"
-            + " {strength}.",
+    help = "Lamps and shades that are plain white get their shape back",
+    sentence = "Recover burnt areas in {region} from {frame}",
+    says = {"up to {brightest:above|below} white"},
     asksRegion = true,
     mends = {@Mends(fault = Fault.HALO, control = "from")})
 public record RestoreLight(
@@ -62,6 +62,7 @@ public record RestoreLight(
             to = 0,
             step = 0.05,
             defaultValue = -0.1,
+            neutral = 0,
             help = "Where the brightest of the lamp stands, below white")
         double brightest)
     implements Move {

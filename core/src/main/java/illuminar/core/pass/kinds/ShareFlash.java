@@ -31,12 +31,16 @@ import illuminar.core.picture.Picture;
  */
 @Kind(
     id = "share-flash",
-    name = "Share flash and ambient",
+    name = "Mix flash and ambient",
     stage = Stage.LIGHTS,
     relights = true,
-    sentence =
-        "Share {flash} with {ambient}, {share} flash, {colour} of its colour, on {region},"
-            + " {gate}, at {strength}.")
+    help = "The room's own light with the clean colours of the flash",
+    sentence = "Mix {flash} with {ambient} in {region}: {share} flash",
+    says = {
+      "{colour} of the colour from the flash",
+      "{warmer:warmer|cooler}",
+      "{tint:towards magenta|towards green}"
+    })
 public record ShareFlash(
     String flash,
     String ambient,
@@ -56,6 +60,7 @@ public record ShareFlash(
             to = 1,
             step = 0.01,
             defaultValue = 0.5,
+            neutral = 0,
             help = "How far colours follow the flash, brightness staying")
         double colour,
     @Control(

@@ -36,9 +36,13 @@ import java.util.Arrays;
     id = "show-view",
     name = "Show the view",
     stage = Stage.WINDOWS,
-    sentence =
-        "Show the light of all frames in {region} by one curve, {lighter} lighter, the"
-            + " brightest at {brightest}, contrast {contrast}, saturation {saturation}, on {gate}, at {strength}.",
+    help = "The windows' view, natural from its darkest to its lightest part; needs a place",
+    sentence = "Show the view in {region}, from all frames",
+    says = {
+      "{lighter:lighter|darker}",
+      "contrast {contrast:higher|lower}",
+      "{saturation:more|less} saturated"
+    },
     asksRegion = true,
     mends = {@Mends(fault = Fault.HALO, control = "contrast")})
 public record ShowView(

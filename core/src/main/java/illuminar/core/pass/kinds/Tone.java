@@ -34,9 +34,16 @@ import java.util.Arrays;
     id = "tone",
     name = "Tone",
     stage = Stage.TONE,
-    sentence =
-        "Exposure {exposure}, contrast {contrast}, highlights {highlights}, midtones"
-            + " {midtones}, shadows {shadows} on {region}, {gate}, at {strength}.",
+    help = "Brighter or darker, in all tones or only the light or the dark ones",
+    sentence = "Adjust the tones of {region}:",
+    says = {
+      "{exposure:brighter|darker}",
+      "contrast {contrast:higher|lower}",
+      "highlights {highlights:higher|lower}",
+      "midtones {midtones:higher|lower}",
+      "shadows {shadows:higher|lower}",
+      "saturation rising with contrast by {follow}"
+    },
     mends = {
       @Mends(
           fault = Fault.HALO,
@@ -80,7 +87,7 @@ public record Tone(
             help = "About mid grey; both ends stay")
         double midtones,
     @Control(
-            label = "Saturation follows",
+            label = "Saturation rises with contrast",
             unit = "%",
             from = 0,
             to = 1,

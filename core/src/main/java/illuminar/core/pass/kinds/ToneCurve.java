@@ -25,7 +25,8 @@ import java.util.List;
     id = "curve",
     name = "Curve",
     stage = Stage.TONE,
-    sentence = "Curve by {on} on {region}, {gate}, at {strength}.")
+    help = "Each tone where you want it, by points on a curve",
+    sentence = "Bend the tone curve of {region} by {on}")
 public record ToneCurve(Channels on, List<Point> points) implements Move {
   public static final double LEAST = -12;
   public static final double MOST = 1;

@@ -22,9 +22,8 @@ import illuminar.core.pass.work.OnLab;
     id = "wash",
     name = "Wash",
     stage = Stage.COLOUR,
-    sentence =
-        "Wash {region} with hue {hue}, saturation {saturation}, by {amount}, on {gate}, at"
-            + " {strength}.",
+    help = "A thin layer of colour, as warm light on a wall; needs a place",
+    sentence = "Wash {region} with hue {hue} at saturation {saturation}, by {amount}",
     asksRegion = true)
 public record Wash(
     @Control(
@@ -38,7 +37,14 @@ public record Wash(
         double hue,
     @Control(label = "Saturation", unit = "C*", from = 0, to = 80, step = 1, defaultValue = 22)
         double saturation,
-    @Control(label = "Amount", unit = "%", from = 0, to = 1, step = 0.01, defaultValue = 0.4)
+    @Control(
+            label = "Amount",
+            unit = "%",
+            from = 0,
+            to = 1,
+            step = 0.01,
+            defaultValue = 0.4,
+            neutral = 0)
         double amount)
     implements Move {
   public Wash {

@@ -181,8 +181,7 @@ class PassTest {
     Recipe first = windows();
     assertThat(view(first).why()).contains("4 panes");
     assertThat(Sentence.of(view(first), first, id -> "window frame −4"))
-        .isEqualTo(
-            "Bring window frame −4 into Window panes on all tones, +0.90 st over the room, at 100 %.");
+        .isEqualTo("Show window frame −4 in Window panes, 0.9 stops brighter than the room.");
   }
 
   @Test

@@ -195,7 +195,7 @@ class ReflectionsTest {
   @Test
   void withoutAPairItSaysWhatIsMissing() {
     assertThatThrownBy(() -> picture(taken(), 1))
-        .hasMessageContaining("Reflections out")
+        .hasMessageContaining("Remove reflections")
         .hasMessageContaining("lamps-off frame");
     Frame burnt = frame("flash", Role.FLASH, 6, 1, 1);
     Frame partner = frame("bright", Role.AMBIENT, 6, 1, 0);
