@@ -1,6 +1,6 @@
-import { Dialog } from "@mui/material";
+import { Dialog, Typography } from "@mui/material";
 import { useQueryClient } from "@tanstack/react-query";
-import { useEffect, useMemo, useState } from "react";
+import { Suspense, useEffect, useMemo, useState } from "react";
 import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
 import { Found, Join } from "./account/Join";
 import { SignIn } from "./account/SignIn";
@@ -9,7 +9,7 @@ import { useFirst, useSession } from "./api/session";
 import { tryAgain } from "./bench/state/history";
 import { Broken } from "./kit/Broken";
 import { swallowSecondClicks } from "./kit/once";
-import { SCREENS } from "./screens";
+import { loadAhead, SCREENS } from "./screens";
 import { goOn, restore } from "./upload/queue";
 
 /** Sign-in, or the screens; a session that ends meanwhile is begun again without losing anything. */
@@ -23,7 +23,10 @@ export function App() {
   const signed = !!session.data && !ended;
   // what a page before was sending goes on
   useEffect(() => {
-    if (signed) void restore().then(goOn);
+    if (!signed) return;
+    void restore().then(goOn);
+    const soon = setTimeout(loadAhead, 1500);
+    return () => clearTimeout(soon);
   }, [signed]);
   const router = useMemo(
     () =>
@@ -42,7 +45,9 @@ export function App() {
   }
   return (
     <>
-      <RouterProvider router={router} />
+      <Suspense fallback={<Typography sx={{ p: 2 }}>Opening…</Typography>}>
+        <RouterProvider router={router} />
+      </Suspense>
       <Dialog open={ended} fullScreen slotProps={{ paper: { "aria-label": "Sign in again" } }}>
         <SignIn
           onSigned={() => {

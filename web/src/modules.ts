@@ -16,5 +16,6 @@ export {
   split,
   takeOut,
 } from "./arrange/plan";
-export { amount, held, typedNumber, within, worded } from "./kit/numbers";
+export { amount, entered, held, typedNumber, within, worded } from "./kit/numbers";
+export { sentenceText } from "./bench/sentence";
 export { shifted } from "./contacts/order";

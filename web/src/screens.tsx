@@ -1,13 +1,22 @@
-import type { ReactNode } from "react";
+import { lazy, type ReactNode } from "react";
 import { Account } from "./account/Account";
-import { Bench } from "./bench/Bench";
 import { Bin } from "./bin/Bin";
 import { Contacts } from "./contacts/Contacts";
-import { Delivery } from "./delivery/Delivery";
-import { Intake } from "./intake/Intake";
 import { NotThere } from "./kit/NotThere";
-import { Regroup } from "./regroup/Regroup";
 import { Shoots } from "./shoots/Shoots";
+
+const bench = () => import("./bench/Bench");
+
+/** Loaded when they are needed. */
+const Bench = lazy(async () => ({ default: (await bench()).Bench }));
+const Delivery = lazy(async () => ({ default: (await import("./delivery/Delivery")).Delivery }));
+const Intake = lazy(async () => ({ default: (await import("./intake/Intake")).Intake }));
+const Regroup = lazy(async () => ({ default: (await import("./regroup/Regroup")).Regroup }));
+
+/** Loads what a screen will need before it is opened, once there is time. */
+export function loadAhead() {
+  void bench();
+}
 
 /** Which screen stands at which address: one line a screen. The server forwards every address to here. */
 export const SCREENS: { path: string; screen: ReactNode }[] = [

@@ -17,6 +17,8 @@ export const look = {
   alarm: "#9c2b1b",
 } as const;
 
+const main = () => document.querySelector("main") ?? document.body;
+
 export const theme = createTheme({
   palette: {
     mode: "light",
@@ -50,7 +52,12 @@ export const theme = createTheme({
         ":focus-visible": { outline: `2px solid ${look.amber}`, outlineOffset: 1 },
       },
     },
-    MuiButtonBase: { defaultProps: { disableRipple: true } },
+    MuiButtonBase: {
+      defaultProps: { disableRipple: true },
+      styleOverrides: {
+        root: { "&:focus-visible": { outline: `2px solid ${look.amber}`, outlineOffset: -1 } },
+      },
+    },
     MuiButton: {
       defaultProps: { size: "small", variant: "outlined", color: "inherit", disableElevation: true },
       styleOverrides: {
@@ -64,6 +71,8 @@ export const theme = createTheme({
         },
       },
     },
+    // what opens over a screen belongs to its main part
+    MuiModal: { defaultProps: { container: main } },
     MuiIconButton: {
       defaultProps: { size: "small" },
       styleOverrides: { root: { borderRadius: 3, padding: 4 } },
@@ -81,7 +90,10 @@ export const theme = createTheme({
       },
     },
     MuiPaper: { styleOverrides: { root: { backgroundImage: "none" }, outlined: { borderColor: look.line } } },
-    MuiPopover: { styleOverrides: { paper: { border: `1px solid ${look.ink}` } } },
+    MuiPopover: {
+      defaultProps: { container: main },
+      styleOverrides: { paper: { border: `1px solid ${look.ink}` } },
+    },
     MuiDialog: { styleOverrides: { paper: { border: `1px solid ${look.ink}` } } },
     MuiInputLabel: {
       styleOverrides: { root: { "&:not(.MuiInputLabel-shrink)": { transform: "translate(9px, 5px)" } } },

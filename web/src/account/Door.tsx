@@ -22,7 +22,10 @@ export function Door({
     void onEnter();
   };
   return (
-    <Box sx={{ height: "100%", display: "grid", placeItems: "center", bgcolor: look.surround.grey }}>
+    <Box
+      component="main"
+      sx={{ height: "100%", display: "grid", placeItems: "center", bgcolor: look.surround.grey }}
+    >
       <Box
         component="form"
         onSubmit={enter}

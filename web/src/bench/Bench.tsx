@@ -14,7 +14,7 @@ import { Readings } from "./readings/Readings";
 import { RecipePanel } from "./recipe/RecipePanel";
 import { Shelf } from "./regions/Shelf";
 import { Stage } from "./stage/Stage";
-import { ALL, useGesture } from "./state/gesture";
+import { ALL, ANCHOR, useGesture } from "./state/gesture";
 import { recipe, resolve, unsaved, useHistory } from "./state/history";
 import { sit } from "./state/sitting";
 import { complain, useView } from "./state/view";
@@ -44,7 +44,7 @@ function Open() {
             flexGrow: 1,
             minHeight: 0,
             display: "grid",
-            gridTemplate: "minmax(0, 1fr) 96px / 112px minmax(0, 1fr) 324px",
+            gridTemplate: "minmax(0, 1fr) 96px / 112px minmax(0, 1fr) 364px",
           }}
         >
           <Ladder />
@@ -142,6 +142,7 @@ function Leaving() {
 
 /** What is left out while the before is shown. */
 function beforeWords(before: string): string {
+  if (before === ANCHOR) return "the anchor as the camera made it";
   if (before === ALL) return "the ground alone";
   const pass = recipe()?.passes.find((p) => p.id === before);
   const kind = useView.getState().kinds.find((k) => k.kind === pass?.move.kind);

@@ -14,12 +14,14 @@ import Undo from "@mui/icons-material/Undo";
 import { useState } from "react";
 import { Link } from "react-router";
 import { TopBar } from "../kit/Page";
-import { ALL, showBefore } from "./state/gesture";
+import { ALL, ANCHOR, showBefore } from "./state/gesture";
 import { take, useHand } from "./state/hand";
 import { help, useHelpers } from "./state/helpers";
 import { redo, undo, useHistory } from "./state/history";
 import { usePlace } from "./stage/place";
 import { useView } from "./state/view";
+import { useWipe, wipe } from "./state/wipe";
+import { HistoryList } from "./HistoryList";
 import { surround, useViewport, zoomFit, zoomTo, type Surround } from "./state/viewport";
 
 const SURROUND: Record<Surround, string> = {
@@ -47,9 +49,11 @@ export function BenchBar({ onHelp }: { onHelp: () => void }) {
         <Switches />
       </Box>
       <Steps />
-      <Tooltip title="Hold to see the ground alone (B)">
+      <HistoryList />
+      <Wipe />
+      <Tooltip title="Hold for the anchor as the camera made it (B); with Shift for the ground alone">
         <Button
-          onPointerDown={() => showBefore(ALL)}
+          onPointerDown={(e) => showBefore(e.shiftKey ? ALL : ANCHOR)}
           onPointerUp={() => showBefore("")}
           onPointerLeave={() => showBefore("")}
           onPointerCancel={() => showBefore("")}
@@ -70,6 +74,17 @@ export function BenchBar({ onHelp }: { onHelp: () => void }) {
         </Button>
       )}
     </TopBar>
+  );
+}
+
+function Wipe() {
+  const on = useWipe((s) => s.on);
+  return (
+    <Tooltip title="The camera's picture on one side of a line, ours on the other (W)">
+      <ToggleButton value="w" selected={on} onChange={() => wipe(!on)}>
+        Wipe
+      </ToggleButton>
+    </Tooltip>
   );
 }
 

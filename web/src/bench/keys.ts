@@ -5,13 +5,15 @@ import { addRegion, nextName } from "./edits/regions";
 import { DRAWN } from "./parts";
 import { closeOutline } from "./parts/outline";
 import { openBoard, useBoard } from "./state/board";
-import { ALL, settle, showBefore } from "./state/gesture";
-import { leaveTool, take, useHand, type BrushTip } from "./state/hand";
+import { ALL, ANCHOR, settle, showBefore } from "./state/gesture";
+import { stepBack, take, useHand, type BrushTip } from "./state/hand";
 import { help, useHelpers } from "./state/helpers";
 import { redo, undo } from "./state/history";
 import { showAs, useMasks } from "./state/masks";
+import { openStage, STAGES, WHOLE } from "./state/rail";
 import { useView } from "./state/view";
 import { showAlone, useViewport, zoomFit, zoomTo } from "./state/viewport";
+import { useWipe, wipe } from "./state/wipe";
 
 /** A key of the bench: how it is written in the list, what it does, and how it is pressed. */
 interface Key {
@@ -43,13 +45,17 @@ const toggle = () => useViewport.getState();
 const DRAW_KEYS: Key[] = DRAWN.map((p) => ({
   keys: p.draw?.key ?? "",
   does: `${p.name.toLowerCase()} into the selected region`,
-  on: { [(p.draw?.key ?? "").toLowerCase()]: () => take({ tool: p.kind, draft: [] }) },
+  on: {
+    [(p.draw?.key ?? "").toLowerCase()]: () =>
+      take({ tool: p.kind, draft: [], sheet: !!useHand.getState().region }),
+  },
 }));
 
 function stage(e: KeyboardEvent) {
-  const section = document.getElementById(`stage-${e.key}`);
-  section?.scrollIntoView();
-  section?.focus();
+  const wanted = STAGES.find((s) => s.key === e.key)?.name ?? WHOLE;
+  openStage(wanted);
+  take({ sheet: false });
+  document.getElementById(`tab-${wanted}`)?.focus();
 }
 
 /** All keys of the bench, for the list and for the hands. */
@@ -59,8 +65,15 @@ export const KEYS: Key[] = [
     does: "stages from Frames to Finish",
     on: Object.fromEntries([..."0123456789"].map((n) => [n, stage])),
   },
+  { keys: "A", does: "the whole recipe", on: { a: stage } },
   { keys: ", .", does: "down and up the ladder", on: { ",": () => climb(-1), ".": () => climb(1) } },
-  { keys: "hold B", does: "before: the ground alone", on: { b: () => showBefore(ALL) } },
+  { keys: "hold B", does: "before: the anchor as the camera made it", on: { b: () => showBefore(ANCHOR) } },
+  { keys: "hold Shift B", does: "before: the ground alone", on: { "Shift+B": () => showBefore(ALL) } },
+  {
+    keys: "W",
+    does: "wipe between the camera's picture and ours",
+    on: { w: () => wipe(!useWipe.getState().on) },
+  },
   {
     keys: "V",
     does: "veil on and off",
@@ -80,6 +93,11 @@ export const KEYS: Key[] = [
     keys: "H",
     does: "watch: halos, mud, overspray",
     on: { h: () => help({ watching: !useHelpers.getState().watching }) },
+  },
+  {
+    keys: "D",
+    does: "details: how long a picture takes, how large the recipe is",
+    on: { d: () => help({ details: !useHelpers.getState().details }) },
   },
   { keys: "T", does: "balance board", on: { t: () => openBoard(!useBoard.getState().open) } },
   {
@@ -108,13 +126,13 @@ export const KEYS: Key[] = [
   { keys: "hold Alt", does: "take away" },
   {
     keys: "Enter, Esc",
-    does: "close an outline, leave a tool",
+    does: "close an outline, one step back",
     on: {
       Enter: (e) => closeOutline(e.altKey),
       Escape: () => {
         const { alone } = useViewport.getState();
         if (alone) showAlone(alone);
-        leaveTool();
+        else stepBack();
       },
     },
   },

@@ -15,7 +15,10 @@ import type {
 } from "../api/types";
 
 export interface Listener {
-  picture: (head: PictureAnswer, image: ImageBitmap, roundMs: number) => void;
+  /** @param before whether it is the other side of a wipe */
+  picture: (head: PictureAnswer, image: ImageBitmap, roundMs: number, before: boolean) => void;
+  /** Whether a picture is under way. */
+  busy: (is: boolean) => void;
   mask: (head: MaskAnswer, image: ImageBitmap) => void;
   read: (probes: ProbeReading[]) => void;
   problem: (said: string | undefined) => void;
@@ -52,7 +55,7 @@ interface Waiting {
 export class Preview {
   private readonly socket: WebSocket;
   private seq = 0;
-  private readonly sent = new Map<number, number>();
+  private readonly sent = new Map<number, { at: number; before: boolean }>();
   private busy = false;
   private next?: () => void;
   private lastPicture?: () => void;
@@ -114,11 +117,11 @@ export class Preview {
         return this.failed(head.request, head.seq, head.slot, head.said);
       case "picture": {
         const image = await joined(head, body);
-        const asked = this.sent.get(head.seq) ?? performance.now();
+        const { at, before } = this.sent.get(head.seq) ?? { at: performance.now(), before: false };
         this.sent.delete(head.seq);
         this.to.problem(undefined);
-        this.to.picture(head, image, performance.now() - asked);
         this.done();
+        this.to.picture(head, image, performance.now() - at, before);
       }
     }
   }
@@ -141,22 +144,26 @@ export class Preview {
     this.busy = false;
     const next = this.next;
     this.next = undefined;
-    next?.();
+    if (next) next();
+    else this.to.busy(false);
   }
 
   private send(message: Request) {
     if (this.socket.readyState === WebSocket.OPEN) this.socket.send(JSON.stringify(message));
   }
 
-  picture(ask: Omit<PictureRequest, "kind" | "seq">) {
-    const asked = performance.now();
+  /** @param before whether it is the other side of a wipe; it gives way to the picture itself */
+  picture(ask: Omit<PictureRequest, "kind" | "seq">, before = false) {
+    const at = performance.now();
     const go = () => {
       this.busy = true;
+      this.to.busy(true);
       const seq = ++this.seq;
-      this.sent.set(seq, asked);
+      this.sent.set(seq, { at, before });
       this.send({ kind: "picture", seq, ...ask });
     };
-    this.lastPicture = go;
+    if (before && this.busy) return;
+    if (!before) this.lastPicture = go;
     if (this.busy || this.socket.readyState !== WebSocket.OPEN) this.next = go;
     else go();
   }

@@ -1,4 +1,5 @@
 import type { Gate } from "../api/types";
+import { amountWords } from "../kit/numbers";
 
 export const ALL_TONES: Gate = { from: -100, full: -100, fullTo: 100, to: 100 };
 
@@ -6,10 +7,10 @@ export function isAll(gate: Gate): boolean {
   return gate.from <= -50 && gate.to >= 50;
 }
 
+/** The tones that a gate lets through. */
 export function gateWords(gate: Gate): string {
-  return isAll(gate)
-    ? "all tones"
-    : `tones ${gate.full.toFixed(1)} to ${gate.fullTo.toFixed(1)} st`.replaceAll("-", "−");
+  if (isAll(gate)) return "in all tones";
+  return `only in tones from ${amountWords(gate.full, "")} to ${amountWords(gate.fullTo, "st")}`;
 }
 
 export function newId(): string {

@@ -63,7 +63,7 @@ export function Contact({ view, chosen, onPress, onRename, onThrow, more }: Cont
           {...listeners}
           sx={{ flexGrow: 1, display: "flex", alignItems: "center", gap: 1, cursor: "grab", minWidth: 0 }}
         >
-          <Typography variant="h3" noWrap sx={{ flexGrow: 1 }}>
+          <Typography variant="h3" component="h2" noWrap sx={{ flexGrow: 1 }}>
             {view.name}
           </Typography>
           <Typography color="text.secondary" noWrap>

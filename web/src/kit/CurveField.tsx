@@ -2,7 +2,7 @@ import { Box } from "@mui/material";
 import type { Point } from "../api/types";
 import { look } from "../theme";
 
-const W = 276;
+const W = 256;
 
 const ARROWS: Record<string, [number, number] | undefined> = {
   ArrowLeft: [-1, 0],

@@ -55,7 +55,7 @@ export function TopBar({
                 {c.name}
               </Link>
             ) : (
-              <b style={{ fontWeight: 600 }}>{c.name}</b>
+              <h1 style={{ display: "inline", font: "inherit", fontWeight: 600 }}>{c.name}</h1>
             )}
           </span>
         ))}

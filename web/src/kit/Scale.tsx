@@ -2,7 +2,7 @@ import { Box, InputBase, Tooltip, Typography } from "@mui/material";
 import { useDrag } from "@use-gesture/react";
 import { memo, useCallback, useEffect, useLayoutEffect, useRef, useState } from "react";
 import { look } from "../theme";
-import { typedNumber, within, worded } from "./numbers";
+import { entered, within, worded } from "./numbers";
 
 export interface ScaleProps {
   label: string;
@@ -49,6 +49,7 @@ const Drawn = memo(function Drawn({
   const track = useRef<HTMLDivElement>(null);
   const settle = useRef<ReturnType<typeof setTimeout>>(undefined);
   const [typed, setTyped] = useState<string>();
+  const [refused, setRefused] = useState(false);
   const said = worded(value, step, unit, from < 0);
 
   const put = (v: number) => {
@@ -111,14 +112,18 @@ const Drawn = memo(function Drawn({
       nudge(by);
     }
   };
-  const number = typed === undefined ? undefined : typedNumber(typed, unit);
+  const number = typed === undefined ? undefined : entered(typed, unit, value);
   const nonsense = typed !== undefined && typed.trim() !== "" && number === undefined;
   const accept = () => {
     if (number !== undefined) {
       onMove(within(number, from, to));
       onSettle();
     }
+    restore();
+  };
+  const restore = () => {
     setTyped(undefined);
+    setRefused(false);
   };
   const place = (100 * (value - from)) / (to - from);
   const zero = from < 0 && to > 0 ? (100 * -from) / (to - from) : 0;
@@ -128,7 +133,7 @@ const Drawn = memo(function Drawn({
       sx={{ display: "grid", gridTemplateColumns: "92px 1fr 68px", alignItems: "center", gap: 1, height: 26 }}
     >
       <Tooltip title={help ?? ""} placement="left">
-        <Typography component="span" noWrap>
+        <Typography component="span" sx={{ lineHeight: "13px" }}>
           {label}
         </Typography>
       </Tooltip>
@@ -184,27 +189,34 @@ const Drawn = memo(function Drawn({
           }}
         />
       </Box>
-      <InputBase
-        value={typed ?? said}
-        onChange={(e) => setTyped(e.target.value)}
-        onFocus={(e) => e.target.select()}
-        onBlur={accept}
-        onKeyDown={(e) => {
-          if (e.key === "Enter" && !nonsense) accept();
-          // with nothing typed it is for what the scale stands in
-          if (e.key === "Escape" && typed === undefined) return;
-          if (e.key === "Escape") setTyped(undefined);
-          if (e.key === "ArrowUp" || e.key === "ArrowDown") keys(e);
-          else e.stopPropagation();
-        }}
-        inputProps={{ "aria-label": `${label}, number`, "aria-invalid": nonsense }}
-        sx={{
-          border: `1px solid ${nonsense ? look.alarm : look.line}`,
-          bgcolor: look.white,
-          height: 22,
-          "& input": { textAlign: "right", p: "0 5px", fontSize: 13 },
-        }}
-      />
+      <Tooltip title={`${typed} is no number`} open={refused && nonsense}>
+        <InputBase
+          value={typed ?? said}
+          onChange={(e) => setTyped(e.target.value)}
+          onFocus={(e) => e.target.select()}
+          onBlur={accept}
+          onKeyDown={(e) => {
+            if (e.key === "Enter" && nonsense) setRefused(true);
+            else if (e.key === "Enter") {
+              accept();
+              // the keyboard goes back to the scale and the bench
+              track.current?.focus();
+            }
+            // with nothing typed it is for what the scale stands in
+            if (e.key === "Escape" && typed === undefined) return;
+            if (e.key === "Escape") restore();
+            if (e.key === "ArrowUp" || e.key === "ArrowDown") keys(e);
+            else e.stopPropagation();
+          }}
+          inputProps={{ "aria-label": `${label}, number`, "aria-invalid": nonsense }}
+          sx={{
+            border: `1px solid ${nonsense ? look.alarm : look.line}`,
+            bgcolor: look.white,
+            height: 22,
+            "& input": { textAlign: "right", p: "0 5px", fontSize: 13 },
+          }}
+        />
+      </Tooltip>
     </Box>
   );
 });

@@ -1,9 +1,10 @@
 import { useDndMonitor, useDraggable, useDroppable } from "@dnd-kit/core";
 
-/** What is carried over the bench: a frame of the ladder, or a region of the shelf. */
+/** What is carried over the bench: a frame of the ladder, a region of the shelf, or a pass of the recipe. */
 export interface Carried {
   frame?: string;
   region?: string;
+  pass?: string;
 }
 
 /** Something that can be picked up: how it is attached, and what it listens to. */

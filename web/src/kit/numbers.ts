@@ -20,6 +20,18 @@ export function typedNumber(text: string, unit: string): number | undefined {
   return unit === "%" ? Number(bare) / 100 : Number(bare);
 }
 
+/**
+ * What somebody typed into a field that holds a number: an absolute number; or, without a unit, how much to
+ * add ("+0.3", "+-0.3"), to multiply by ("*2") or to divide by ("/2"). Nothing where it is none of these.
+ */
+export function entered(text: string, unit: string, now: number): number | undefined {
+  const [, sign, rest = ""] = /^\s*([+*/])(.*)$/.exec(text) ?? [];
+  if (!sign || (unit && text.trim().endsWith(unit))) return typedNumber(text, unit);
+  const by = typedNumber(rest, sign === "+" ? unit : "");
+  if (by === undefined || (sign === "/" && by === 0)) return undefined;
+  return Number((sign === "+" ? now + by : sign === "*" ? now * by : now / by).toFixed(6));
+}
+
 export const within = (v: number, from: number, to: number) => Math.min(to, Math.max(from, v));
 
 interface Bound {
@@ -45,4 +57,18 @@ export function held(bounds: Bound[], now: Record<string, number>, name: string,
 export function stepped(stops: number): string {
   const r = Math.round(stops * 10) / 10;
   return (r > 0 ? "+" : r < 0 ? "−" : "") + Math.abs(r).toFixed(Number.isInteger(r) ? 0 : 1);
+}
+
+/** A number with its unit in words: "0.9 stops", "40 %", "−20 mired". */
+export function amountWords(v: number, unit: string): string {
+  if (unit === "%") return `${plain(Math.round(1000 * v) / 10)} %`;
+  if (unit === "st") return `${plain(v)} ${Math.abs(v) === 1 ? "stop" : "stops"}`;
+  return plain(v) + (unit && unit !== "°" ? " " : "") + unit;
+}
+
+function plain(v: number): string {
+  const bare = Math.abs(v)
+    .toFixed(2)
+    .replace(/\.?0+$/, "");
+  return (v < 0 && bare !== "0" ? "−" : "") + bare;
 }

@@ -28,7 +28,9 @@ export function DropPlace({
       {...(disabled ? {} : drop.getRootProps({ role: "presentation" }))}
       sx={{ height: "100%", position: "relative" }}
     >
-      <input {...drop.getInputProps({ accept: ACCEPTED, "aria-label": "Files to send" })} />
+      <section aria-label="Files from this computer">
+        <input {...drop.getInputProps({ accept: ACCEPTED, "aria-label": "Files to send" })} />
+      </section>
       {children(drop.open)}
       {drop.isDragActive && (
         <Box

@@ -78,11 +78,7 @@ function OpenBoard() {
           }}
         >
           <thead>
-            <tr>
-              {HEADS.map((h, i) => (
-                <th key={i}>{h}</th>
-              ))}
-            </tr>
+            <tr>{HEADS.map((h, i) => (h ? <th key={i}>{h}</th> : <td key={i} />))}</tr>
           </thead>
           <tbody>
             {probes.map((p, i) => (

@@ -1,11 +1,14 @@
 import { data, server } from "../../api/client";
-import type { Group, Kind, Pass, Point } from "../../api/types";
+import type { Group, Kind, Pass, Point, Recipe } from "../../api/types";
+import { focusSoon } from "../../kit/focus";
 import { held } from "../../kit/numbers";
 import { move, settle } from "../state/gesture";
 import { take } from "../state/hand";
 import { edit, recipe, replace } from "../state/history";
+import { openStage, useRail, WHOLE } from "../state/rail";
 import { useView } from "../state/view";
 import { ALL_TONES, newId } from "../words";
+import { twinOf, uses } from "./regions";
 
 /** Changes a pass while a gesture is under way. */
 export function changePass(id: string, to: Partial<Pass>) {
@@ -69,7 +72,44 @@ export function addPass(kind: Kind, region: string, given: Record<string, string
   edit((r) => {
     r.passes.splice(r.passes.findLastIndex((p) => rank(p) <= rank(pass)) + 1, 0, pass);
   });
-  take({ pass: pass.id });
+  open(pass, kind.stage);
+  settle();
+}
+
+/** Opens a pass that has just been made, where it is seen, with the focus on its first control. */
+function open(pass: Pass, stage: string) {
+  const { stage: now } = useRail.getState();
+  if (now !== stage && now !== WHOLE) openStage(stage);
+  take({ pass: pass.id, sheet: false, tool: "look", draft: [] });
+  const card = `[data-pass="${pass.id}"]`;
+  focusSoon(`${card} [role="slider"]`, `${card} button`);
+}
+
+/** The same pass once more, behind it, in a copy of its region that can be moved elsewhere. */
+export function duplicatePass(id: string) {
+  const old = recipe()?.passes.find((p) => p.id === id);
+  const kind = useView.getState().kinds.find((k) => k.kind === old?.move.kind);
+  if (!old || !kind) return;
+  const region = twinOf(old.where.region);
+  const pass: Pass = { ...old, id: newId(), why: "", where: { ...old.where, region } };
+  edit((r) => {
+    r.passes.splice(r.passes.findIndex((p) => p.id === id) + 1, 0, pass);
+  });
+  open(pass, kind.stage);
+  settle();
+}
+
+/** All passes that work in a region once more, in one copy of it. */
+export function duplicatePlace(id: string) {
+  const now = recipe();
+  if (!now) return;
+  const region = twinOf(id);
+  const copies = now.passes
+    .filter((p) => p.where.region === id)
+    .map((p) => ({ of: p.id, pass: { ...p, id: newId(), why: "", where: { ...p.where, region } } }));
+  edit((r) => {
+    for (const { of, pass } of copies) r.passes.splice(r.passes.findIndex((p) => p.id === of) + 1, 0, pass);
+  });
   settle();
 }
 
@@ -86,6 +126,17 @@ export function reorderPass(id: string, by: number) {
     const at = r.passes.findIndex((p) => p.id === id);
     const to = at + by;
     if (to >= 0 && to < r.passes.length) r.passes.splice(to, 0, ...r.passes.splice(at, 1));
+  });
+  settle();
+}
+
+/** Puts a pass before another in the order of work. */
+export function movePass(id: string, before: string) {
+  edit((r) => {
+    const at = r.passes.findIndex((p) => p.id === id);
+    const [pass] = r.passes.splice(at, 1);
+    const to = r.passes.findIndex((p) => p.id === before);
+    if (pass) r.passes.splice(to < 0 ? at : to, 0, pass);
   });
   settle();
 }
@@ -125,15 +176,25 @@ export function removeGroup(id: string) {
   settle();
 }
 
-/** Adds what the product proposes for a stage; gives one line on what it found. */
+/** A recipe without what was proposed for a stage before, and without regions that only this used. */
+function unproposed(now: Recipe, stage: string): Recipe {
+  const own = useView.getState().kinds.filter((k) => k.stage === stage);
+  const proposed = (p: Pass) => !!p.why && own.some((k) => k.kind === p.move.kind);
+  const places = now.passes.filter(proposed).map((p) => p.where.region);
+  const rest = { ...now, passes: now.passes.filter((p) => !proposed(p)) };
+  return { ...rest, regions: rest.regions.filter((r) => !places.includes(r.id) || uses(rest, r.id) > 0) };
+}
+
+/** Puts what the product proposes for a stage in place of what it proposed before; one line on what it found. */
 export async function propose(stage: string): Promise<string> {
-  const body = recipe();
+  const before = recipe();
   const id = useView.getState().sheet?.id;
-  if (!body || !id) return "";
+  if (!before || !id) return "";
+  const body = unproposed(before, stage);
   const made = await data(
     server.POST("/api/views/{id}/proposals/{stage}", { params: { path: { id, stage } }, body }),
   );
-  if (recipe() !== body) return "The recipe was changed meanwhile; ask again.";
+  if (recipe() !== before) return "The recipe was changed meanwhile; ask again.";
   if (made.recipe.passes.length === body.passes.length) return made.said;
   replace(made.recipe);
   settle();

@@ -16,7 +16,7 @@ export const nextName = () => `Region ${(recipe()?.regions.length ?? 0) + 1}`;
 
 function keep(region: Region) {
   edit((r) => void r.regions.push(region));
-  take({ region: region.id, part: region.parts[0]?.id ?? "" });
+  take({ region: region.id, sheet: true, part: region.parts[0]?.id ?? "" });
 }
 
 /** Makes a region of some parts, or an empty one to be drawn into; not yet a step. */
@@ -33,6 +33,19 @@ export function copyRegion(id: string, inverted: boolean) {
   const name = inverted ? `Outside ${old.name}` : `${old.name}, copy`;
   keep({ ...old, id: newId(), name, invert: inverted ? !old.invert : old.invert });
   settle();
+}
+
+/** A copy of a region for a pass that is duplicated, selected with its first part; not yet a step. */
+export function twinOf(id: string): string {
+  const old = recipe()?.regions.find((r) => r.id === id);
+  if (!old) return "";
+  const bare = old.name.replace(/ \d+$/, "");
+  const names = recipe()?.regions.map((r) => r.name) ?? [];
+  let n = 2;
+  while (names.includes(`${bare} ${n}`)) n++;
+  const twin = { ...old, id: newId(), name: `${bare} ${n}` };
+  keep(twin);
+  return twin.id;
 }
 
 /** Changes a region while a gesture is under way. */
@@ -79,7 +92,7 @@ export function removeRegion(id: string) {
       user.on = false;
     }
   });
-  take({ region: "", part: "" });
+  take({ region: "", sheet: false, part: "" });
   settle();
 }
 

@@ -24,6 +24,6 @@ export function add(kind: Kind) {
   const window = frames.find((f) => f.role === "WINDOW") ?? [...frames].sort((a, b) => a.stops - b.stops)[0];
   const anchor = frames.find((f) => f.anchor) ?? window;
   const frame = (kind.stage === "Windows" ? window : anchor)?.id ?? "";
-  const region = useHand.getState().region || (recipe()?.regions[0]?.id ?? "");
-  addPass(kind, kind.asksRegion ? region : "", { frame });
+  const first = kind.asksRegion ? recipe()?.regions[0]?.id : undefined;
+  addPass(kind, useHand.getState().region || (first ?? ""), { frame });
 }

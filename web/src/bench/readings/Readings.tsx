@@ -4,8 +4,10 @@ import type { Histogram, ProbeReading } from "../../api/types";
 import { topOf } from "../histogram";
 import { useBoard } from "../state/board";
 import { tryAgain, useHistory } from "../state/history";
+import { useHelpers } from "../state/helpers";
 import { useView } from "../state/view";
 import { useViewport } from "../state/viewport";
+import { bytes } from "../words";
 
 const WIDE = 430;
 const HIGH = 64;
@@ -175,6 +177,8 @@ function Standing() {
   const histogram = useViewport((s) => s.histogram);
   const serverMs = useViewport((s) => s.serverMs);
   const roundMs = useViewport((s) => s.roundMs);
+  const details = useHelpers((s) => s.details);
+  const recipe = useHistory((s) => s.settled);
   const words = {
     saved: `Saved, revision ${saved.revision}`,
     saving: "Saving…",
@@ -208,7 +212,7 @@ function Standing() {
       </div>
       <div title={saved.said}>{saved.said.length > 34 ? saved.said.slice(0, 33) + "…" : saved.said}</div>
       <div data-testid="timing" data-server={serverMs} data-round={roundMs}>
-        Picture in {Math.round(roundMs)} ms
+        {details && `Picture in ${Math.round(roundMs)} ms, recipe ${bytes(recipe)}`}
       </div>
     </Typography>
   );

@@ -23,20 +23,24 @@ const SIDES: { name: keyof Gate; label: string; defaultValue: number }[] = [
 
 const x = (stops: number) => ((stops - FROM) / (TO - FROM)) * WIDE;
 
-/** A gate with one of its four numbers moved; the others give way, so that they keep rising. */
+/** How far apart a gate's slopes stay at least, stops. */
+const SLOPE = 0.1;
+
+/** A gate with one of its four numbers moved, as far as the others let it: it never collapses. */
 export function moved(gate: Gate, name: keyof Gate, v: number): Gate {
-  const at = SIDES.findIndex((s) => s.name === name);
-  const next = { ...gate, [name]: v };
-  SIDES.forEach((s, i) => {
-    if (i < at) next[s.name] = Math.min(next[s.name], v);
-    if (i > at) next[s.name] = Math.max(next[s.name], v);
-  });
-  return next;
+  const bounds = {
+    from: [FROM - 100, gate.full - SLOPE],
+    full: [gate.from + SLOPE, gate.fullTo],
+    fullTo: [gate.full, gate.to - SLOPE],
+    to: [gate.fullTo + SLOPE, TO + 100],
+  } as const;
+  const [least, most] = bounds[name];
+  return { ...gate, [name]: Number(within(v, least, most).toFixed(3)) };
 }
 
 /** Four numbers of a gate with its trapezoid over the tones. */
 export function GateEditor({ pass }: { pass: Pass }) {
-  const gate = isAll(pass.gate) ? { from: FROM, full: FROM, fullTo: TO, to: TO } : pass.gate;
+  const gate = isAll(pass.gate) ? { from: FROM, full: FROM + SLOPE, fullTo: TO - SLOPE, to: TO } : pass.gate;
   const light = useViewport((s) => s.histogram?.light);
   const put = (name: keyof Gate, v: number) => {
     move(pass.id);

@@ -1,5 +1,4 @@
-import { Box, Button, MenuItem, MenuList, Typography } from "@mui/material";
-import { useState } from "react";
+import { Box, MenuItem, MenuList, Typography } from "@mui/material";
 import type { Control, Ground, SeveralFrames as Several } from "../../api/types";
 import { Scale } from "../../kit/Scale";
 import { Tick } from "../../kit/Tick";
@@ -27,13 +26,16 @@ function set(ground: Ground) {
 }
 
 /** The ground as a sentence: an even blend, a radiance merge, or one frame. */
-export function GroundCard() {
+export function GroundCard({
+  open = false,
+}: {
+  /** Whether all its controls are there, not its sentence alone. */
+  open?: boolean;
+}) {
   const ground = useHistory((s) => s.recipe?.ground);
-  // what was opened stays open through another kind of ground
-  const [open, setOpen] = useState(false);
   if (!ground) return null;
   if (ground.kind === "one-frame") return <OneFrame frame={ground.frame} />;
-  return <SeveralFrames ground={ground} open={open} onOpen={setOpen} />;
+  return <SeveralFrames ground={ground} open={open} />;
 }
 
 /** The word that changes the kind of ground. */
@@ -102,7 +104,7 @@ function FrameWord({ label, id, onPick }: { label: string; id: string; onPick: (
 
 function OneFrame({ frame }: { frame: string }) {
   return (
-    <Typography component="div" sx={{ pl: "22px" }}>
+    <Typography component="div">
       <KindWord ground={{ kind: "one-frame", frame }} text="Take" />{" "}
       <FrameWord label="Frame" id={frame} onPick={(f) => set({ kind: "one-frame", frame: f })} /> as it is.
     </Typography>
@@ -123,21 +125,13 @@ function GroundScale({ ground, control }: { ground: Several; control: Control })
   );
 }
 
-function SeveralFrames({
-  ground,
-  open,
-  onOpen,
-}: {
-  ground: Several;
-  open: boolean;
-  onOpen: (open: boolean) => void;
-}) {
+function SeveralFrames({ ground, open }: { ground: Several; open: boolean }) {
   const controls = useView((s) => s.groundKinds.find((k) => k.kind === ground.kind)?.controls) ?? [];
   const even = ground.kind === EVEN;
   const calm = controls.find((c) => c.name === "calm");
   const n = ground.frames.length;
   return (
-    <Box sx={{ pl: "22px" }}>
+    <Box>
       <Typography component="div">
         <KindWord ground={ground} text={even ? "Blend" : "Merge"} />{" "}
         <Word text={`${COUNT[n] ?? n} ${n === 1 ? "frame" : "frames"}`} label="Frames of the blend">
@@ -157,13 +151,6 @@ function SeveralFrames({
         />{" "}
         mixed back in.
       </Typography>
-      <Button
-        onClick={() => onOpen(!open)}
-        aria-expanded={open}
-        sx={{ mt: 0.5, px: 1, py: 0.1, fontSize: 12 }}
-      >
-        {even ? "Weights and movement" : "Light and movement"}
-      </Button>
       {open && (
         <Box sx={{ mt: 0.5 }}>
           {controls

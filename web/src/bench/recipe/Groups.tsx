@@ -21,7 +21,7 @@ export function Groups() {
     <Box
       component="section"
       aria-label="Groups"
-      sx={{ borderTop: 1, borderColor: "divider", px: 1.75, py: 0.9 }}
+      sx={{ borderBottom: 1, borderColor: "divider", px: 1.5, py: 1 }}
     >
       <Typography variant="h3" component="h2">
         Groups
@@ -38,7 +38,7 @@ function GroupRow({ group }: { group: Group }) {
   const region = useHistory((s) => s.recipe?.regions.find((r) => r.id === group.where.region)?.name);
   const small = { fontSize: 16 };
   return (
-    <Box data-testid="group" sx={{ pl: "22px", color: group.on ? look.ink : look.soft, mt: 0.5 }}>
+    <Box data-testid="group" sx={{ color: group.on ? look.ink : look.soft, mt: 0.5 }}>
       <Box sx={{ display: "flex", gap: 0.5, alignItems: "center" }}>
         <InputBase
           key={group.name}

@@ -1,4 +1,4 @@
-import { Box, Button, Tooltip, Typography } from "@mui/material";
+import { Typography } from "@mui/material";
 import { useQuery } from "@tanstack/react-query";
 import { useShallow } from "zustand/react/shallow";
 import { data, server } from "../../api/client";
@@ -7,10 +7,10 @@ import { addPass } from "../edits/passes";
 import { addRegion, newPart } from "../edits/regions";
 import { nearest } from "../frames";
 import { defaultsOf } from "../parts/part";
+import { useHand } from "../state/hand";
 import { useHistory } from "../state/history";
 import { useView } from "../state/view";
-
-const SMALL = { px: 1, py: 0.1, fontSize: 12 };
+import type { Addition } from "./AddMenu";
 
 const pair = (of: { with: string; without: string }) => `${of.with} ${of.without}`;
 
@@ -32,41 +32,60 @@ function useOffers() {
 
 type Offer = ReturnType<typeof useOffers>[number];
 
-/** The single lights that the frames let one take apart, and why others cannot be. */
-export function Lights() {
-  const kind = useView((s) => s.kinds.find((k) => k.kind === "mix-light"));
+/** The single lights that the frames let one take apart, and what a flash frame is good for. */
+export function useLightsToAdd(stages: string[]): Addition[] {
+  const mix = useView((s) => s.kinds.find((k) => k.kind === "mix-light"));
+  const share = useView((s) => s.kinds.find((k) => k.kind === "share-flash"));
   const used = useHistory(useShallow((s) => mixedPairs(s.recipe?.passes ?? [])));
   const offers = useOffers();
   const frames = useView((s) => s.sheet?.frames) ?? [];
-  const isFlash = (id: string) => frames.some((f) => f.id === id && f.role === "FLASH");
-  if (!kind || offers.length === 0) return null;
-  return (
-    <Box sx={{ pl: "22px", mt: 0.5, display: "flex", gap: 0.5, flexWrap: "wrap", alignItems: "center" }}>
-      <Typography color="text.secondary">Mix</Typography>
-      {offers
-        .filter((o) => o.usable)
-        .map((o) => (
-          <Tooltip key={o.name + o.with} title={o.said}>
-            <Button
-              data-once
-              disabled={used.includes(pair(o))}
-              onClick={() => addPass(kind, "", { with: o.with, without: o.without })}
-              sx={SMALL}
-            >
-              {o.name}
-            </Button>
-          </Tooltip>
-        ))}
-      <FlashWork offers={offers.filter((o) => isFlash(o.with))} />
-      {offers
-        .filter((o) => !o.usable)
-        .map((o) => (
-          <Typography key={o.name + o.with} variant="caption" component="div" sx={{ width: "100%" }}>
-            {o.name}: {o.said}.
-          </Typography>
-        ))}
-    </Box>
-  );
+  if (!mix || !share || !stages.includes(mix.stage)) return [];
+  const flashes = offers.filter((o) => frames.some((f) => f.id === o.with && f.role === "FLASH"));
+  const region = () => useHand.getState().region;
+  return [
+    ...offers
+      .filter((o) => o.usable)
+      .map((o) => ({
+        name: `Mix in ${lower(o.name)}`,
+        help: `${o.said}.`,
+        disabled: used.includes(pair(o)),
+        add: () => addPass(mix, region(), { with: o.with, without: o.without }),
+      })),
+    ...flashes.flatMap((o) => [
+      ...(o.usable
+        ? [
+            {
+              name: `Mix ${lower(o.name)} and ambient`,
+              help: share.help + ".",
+              add: () => addPass(share, region(), { flash: o.with, ambient: o.without }),
+            },
+          ]
+        : []),
+      {
+        name: `Mend hot spots of ${lower(o.name)}`,
+        help: "Glare of the flash, found and taken from another frame.",
+        add: () => mend(o, "HOT_SPOT"),
+      },
+      {
+        name: `Mend hard shadows of ${lower(o.name)}`,
+        help: "Shadows of the flash, found and taken from another frame.",
+        add: () => mend(o, "HARD_SHADOW"),
+      },
+    ]),
+  ];
+}
+
+const lower = (name: string) => name.charAt(0).toLowerCase() + name.slice(1);
+
+/** Which lights cannot be taken apart, and why. */
+export function LightsThatCannot() {
+  return useOffers()
+    .filter((o) => !o.usable)
+    .map((o) => (
+      <Typography key={o.name + o.with} variant="caption" component="div" sx={{ width: "100%" }}>
+        {o.name}: {o.said}.
+      </Typography>
+    ));
 }
 
 /** Takes a place that the flash spoils from another frame, exposed alike. */
@@ -89,45 +108,4 @@ function mend(offer: Offer, trouble: ShapeOf<"flash-trouble">["trouble"]) {
     frame: other.id,
     exposure: Number((flash.stops - other.stops).toFixed(2)),
   });
-}
-
-/** What else a flash frame is good for beside an ambient one, and what is to be mended in it. */
-function FlashWork({ offers }: { offers: Offer[] }) {
-  const share = useView((s) => s.kinds.find((k) => k.kind === "share-flash"));
-  if (!share) return null;
-  return offers.map((o) => (
-    <Box key={o.with} sx={{ width: "100%", display: "flex", gap: 0.5, flexWrap: "wrap" }}>
-      {o.usable && (
-        <Tooltip title="A share of the flash frame, and its colours under the room's light">
-          <Button
-            data-once
-            onClick={() => addPass(share, "", { flash: o.with, ambient: o.without })}
-            sx={SMALL}
-          >
-            Share {o.name.toLowerCase()} with ambient
-          </Button>
-        </Tooltip>
-      )}
-      <Tooltip title="Found in the frames, and taken from another frame">
-        <Button
-          data-once
-          onClick={() => mend(o, "HOT_SPOT")}
-          sx={SMALL}
-          aria-label={`Mend hot spots of ${o.name}`}
-        >
-          Hot spots
-        </Button>
-      </Tooltip>
-      <Tooltip title="Found in the frames, and taken from another frame">
-        <Button
-          data-once
-          onClick={() => mend(o, "HARD_SHADOW")}
-          sx={SMALL}
-          aria-label={`Mend hard shadows of ${o.name}`}
-        >
-          Hard shadows
-        </Button>
-      </Tooltip>
-    </Box>
-  ));
 }

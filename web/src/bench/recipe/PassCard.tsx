@@ -1,43 +1,55 @@
-import { Box, IconButton, MenuItem, MenuList, Tooltip, Typography } from "@mui/material";
+import { Box, Button, IconButton, MenuItem, MenuList, Tooltip, Typography } from "@mui/material";
 import ArrowDownward from "@mui/icons-material/ArrowDownward";
 import ArrowUpward from "@mui/icons-material/ArrowUpward";
+import ContentCopy from "@mui/icons-material/ContentCopy";
 import DeleteOutline from "@mui/icons-material/DeleteOutlineOutlined";
+import DragIndicator from "@mui/icons-material/DragIndicator";
+import Opened from "@mui/icons-material/ExpandMore";
+import Shut from "@mui/icons-material/ChevronRight";
 import On from "@mui/icons-material/LightMode";
 import Off from "@mui/icons-material/LightModeOutlined";
 import { memo } from "react";
 import type { Kind, Pass } from "../../api/types";
-import { useDropPlace } from "../../kit/drag";
+import { useCarry, useDropPlace } from "../../kit/drag";
 import { look } from "../../theme";
-import { addGroup, removePass, reorderPass, setPass } from "../edits/passes";
+import { addGroup, duplicatePass, movePass, removePass, reorderPass, setPass } from "../edits/passes";
 import { passUi } from "../passes";
-import { chooseRegion, take, useHand } from "../state/hand";
+import { choosePass, take, useHand } from "../state/hand";
 import { useHistory } from "../state/history";
 import { HoldBefore } from "./HoldBefore";
 import { NumberEditor, StrengthEditor } from "./NumberEditor";
-import { Sentence } from "./Sentence";
+import { GateWord, Sentence } from "./Sentence";
+import { Steady } from "./Steady";
 import { Word } from "./Word";
 
 const SMALL = { fontSize: 16 };
 
 /** A pass as a sentence whose words are its controls; the chosen pass opens its scales below. */
-export const PassCard = memo(function PassCard({ pass, kind }: { pass: Pass; kind: Kind }) {
+export const PassCard = memo(function PassCard({
+  pass,
+  kind,
+  movable,
+}: {
+  pass: Pass;
+  kind: Kind;
+  movable: boolean;
+}) {
   const chosen = useHand((s) => s.pass === pass.id);
-  const [attach, over] = useDropPlace(`pass ${pass.id}`, ({ region }) => {
-    if (region) setPass(pass.id, { where: { region, outside: false } });
+  const [attach, over] = useDropPlace(`pass ${pass.id}`, (carried) => {
+    if (carried.region) setPass(pass.id, { where: { region: carried.region, outside: false } });
+    if (carried.pass && carried.pass !== pass.id) movePass(carried.pass, pass.id);
   });
-  const choose = () => {
-    take({ pass: chosen ? "" : pass.id });
-    if (!chosen && pass.where.region) chooseRegion(pass.where.region);
-  };
+  const choose = () => (chosen ? take({ pass: "" }) : choosePass(pass.id, pass.where.region));
   return (
     <Box
       ref={attach}
       data-testid="pass"
       data-kind={kind.kind}
+      data-pass={pass.id}
       sx={{
-        mt: 0.5,
-        mb: 0.75,
-        p: chosen ? "8px 10px 9px" : "2px 10px 2px 22px",
+        mt: 0.75,
+        mx: -0.75,
+        p: chosen ? "8px 8px 9px 5px" : "3px 8px 3px 5px",
         border: chosen ? `1px solid ${look.ink}` : "1px solid transparent",
         bgcolor: chosen ? look.card : "transparent",
         outline: over ? `2px solid ${look.slateFill}` : "none",
@@ -45,13 +57,23 @@ export const PassCard = memo(function PassCard({ pass, kind }: { pass: Pass; kin
       }}
     >
       <Box sx={{ display: "flex", gap: 0.5, alignItems: "flex-start" }}>
-        {/* the sentence is for the pointer; by key the card opens at its switch's side */}
+        {movable && <Grip id={pass.id} name={kind.name} />}
+        <IconButton
+          aria-label={`${chosen ? "Close" : "Open"} ${kind.name}`}
+          aria-expanded={chosen}
+          sx={{ p: 0.25 }}
+          onClick={choose}
+        >
+          {chosen ? <Opened sx={SMALL} /> : <Shut sx={SMALL} />}
+        </IconButton>
         <Box
           role="presentation"
           onClick={choose}
           sx={{ flexGrow: 1, cursor: "pointer", opacity: pass.on ? 1 : 0.6 }}
         >
-          <Sentence pass={pass} kind={kind} />
+          <Steady held={chosen}>
+            <Sentence pass={pass} kind={kind} />
+          </Steady>
         </Box>
         <Tooltip title={pass.on ? "Switch off" : "Switch on"}>
           <IconButton
@@ -69,6 +91,24 @@ export const PassCard = memo(function PassCard({ pass, kind }: { pass: Pass; kin
   );
 });
 
+/** What a pass is dragged by to another place in the order. */
+function Grip({ id, name }: { id: string; name: string }) {
+  const [attach, carry] = useCarry(`order ${id}`, { pass: id });
+  return (
+    <Tooltip title="Drag to another place in the order; the open pass has arrows for it">
+      <Box
+        ref={attach}
+        {...carry}
+        data-testid="order-grip"
+        data-of={name}
+        sx={{ cursor: "grab", touchAction: "none", color: look.strong, display: "flex", pt: 0.25 }}
+      >
+        <DragIndicator sx={SMALL} />
+      </Box>
+    </Tooltip>
+  );
+}
+
 /** The controls of the chosen pass. */
 function OpenPass({ pass, kind }: { pass: Pass; kind: Kind }) {
   const Editor = passUi(kind.kind)?.Editor;
@@ -79,12 +119,12 @@ function OpenPass({ pass, kind }: { pass: Pass; kind: Kind }) {
       ))}
       {Editor && <Editor pass={pass} />}
       <StrengthEditor pass={pass} />
+      <Place pass={pass} />
       {pass.why && (
         <Typography variant="caption" component="div" sx={{ mt: 0.75 }}>
           {pass.why}
         </Typography>
       )}
-      <GroupLine pass={pass} />
       <Box sx={{ display: "flex", mt: 0.5, ml: -0.5 }}>
         <IconButton aria-label="Move up" onClick={() => reorderPass(pass.id, -1)}>
           <ArrowUpward sx={SMALL} />
@@ -93,6 +133,11 @@ function OpenPass({ pass, kind }: { pass: Pass; kind: Kind }) {
           <ArrowDownward sx={SMALL} />
         </IconButton>
         <HoldBefore of={pass.id} label={kind.name.toLowerCase()} />
+        <Tooltip title="Duplicate, with a region to be moved elsewhere">
+          <IconButton aria-label="Duplicate this pass" onClick={() => duplicatePass(pass.id)}>
+            <ContentCopy sx={SMALL} />
+          </IconButton>
+        </Tooltip>
         <Box sx={{ flexGrow: 1 }} />
         <IconButton aria-label="Remove this pass" onClick={() => removePass(pass.id)}>
           <DeleteOutline sx={SMALL} />
@@ -102,13 +147,13 @@ function OpenPass({ pass, kind }: { pass: Pass; kind: Kind }) {
   );
 }
 
-/** Which group the pass belongs to. */
-function GroupLine({ pass }: { pass: Pass }) {
+/** Where it works beside its region: in which tones, and with which group. */
+function Place({ pass }: { pass: Pass }) {
   const groups = useHistory((s) => s.recipe?.groups) ?? [];
   const group = groups.find((g) => g.id === pass.group);
   return (
     <Typography component="div" color="text.secondary" sx={{ mt: 0.75 }}>
-      Belongs to{" "}
+      Works <GateWord pass={pass} />, in{" "}
       <Word label="Group" text={group?.name ?? "no group"}>
         {(close) => {
           const pick = (id: string) => {
@@ -137,6 +182,14 @@ function GroupLine({ pass }: { pass: Pass }) {
           );
         }}
       </Word>
+      {pass.where.region && (
+        <Button
+          sx={{ ml: 1, px: 0.75, py: 0, fontSize: 12 }}
+          onClick={() => take({ region: pass.where.region, sheet: true })}
+        >
+          Edit the region
+        </Button>
+      )}
     </Typography>
   );
 }

@@ -5,7 +5,7 @@ import { propose } from "../edits/passes";
 import { useView } from "../state/view";
 import { StageButton } from "./StageButton";
 
-/** Lets the product propose passes for a stage; each says why it is there. */
+/** Lets the product suggest passes for a stage; each says why it is there. */
 export function Propose({ stage, name }: { stage: string; name?: string }) {
   const id = useView((s) => s.sheet?.id) ?? "";
   const stages = useQuery({
@@ -19,8 +19,8 @@ export function Propose({ stage, name }: { stage: string; name?: string }) {
   const said = work.error ? saidOf(work.error) : work.data;
   return (
     <>
-      <StageButton onClick={() => !work.isPending && work.mutate()} label={name ?? `Propose for ${stage}`}>
-        {work.isPending ? "Looking …" : (name ?? "Propose")}
+      <StageButton onClick={() => !work.isPending && work.mutate()} label={name ?? `Suggest for ${stage}`}>
+        {work.isPending ? "Looking …" : (name ?? "Suggest")}
       </StageButton>
       {said && (
         <Typography variant="caption" component="div" role="status" sx={{ width: "100%" }}>

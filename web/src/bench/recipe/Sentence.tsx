@@ -1,10 +1,10 @@
 import { Box, MenuItem, MenuList, Typography } from "@mui/material";
 import type { Control, Kind, Pass } from "../../api/types";
-import { worded } from "../../kit/numbers";
-import { numbers, setPass } from "../edits/passes";
+import { setPass } from "../edits/passes";
 import { frameName } from "../frames";
 import { useHistory } from "../state/history";
 import { useView } from "../state/view";
+import { sentence } from "../sentence";
 import { gateWords } from "../words";
 import { FrameChooser, RegionChooser, whereWords } from "./choosers";
 import { GateEditor } from "./GateEditor";
@@ -14,35 +14,41 @@ import { Word } from "./Word";
 interface WordProps {
   pass: Pass;
   name: string;
+  text: string;
 }
 
 /** The catalogue's sentence with its words made into controls. */
 export function Sentence({ pass, kind }: { pass: Pass; kind: Kind }) {
-  const words = kind.sentence.split(/(\{\w+\})/).filter(Boolean);
+  const frames = useView((s) => s.sheet?.frames) ?? [];
+  const region = useHistory((s) => s.recipe?.regions.find((r) => r.id === pass.where.region)?.name);
+  const named = (name: string) => {
+    if (name === "region") return whereWords(pass.where, region);
+    const value = choices(pass)[name] ?? "";
+    if (kind.frames.includes(name)) return value ? frameName(value, frames) : "nothing";
+    return plain(value);
+  };
   return (
     <Typography component="div">
-      {words.map((w, i) => {
-        const name = /^\{(\w+)\}$/.exec(w)?.[1];
-        return name ? <Control key={i} pass={pass} kind={kind} name={name} /> : <span key={i}>{w}</span>;
-      })}
+      {sentence(kind, pass, named).map(({ text, name }, i) =>
+        name ? (
+          <Control key={i} pass={pass} kind={kind} name={name} text={text} />
+        ) : (
+          <span key={i}>{text}</span>
+        ),
+      )}
     </Typography>
   );
 }
 
-function Control({ pass, kind, name }: WordProps & { kind: Kind }) {
-  if (kind.frames.includes(name)) return <FrameWord pass={pass} name={name} />;
+function Control({ pass, kind, name, text }: WordProps & { kind: Kind }) {
+  if (kind.frames.includes(name)) return <FrameWord pass={pass} name={name} text={text} />;
   const choice = kind.choices.find((c) => c.name === name);
-  if (choice) return <ChoiceWord pass={pass} name={name} options={choice.options} />;
-  if (name === "region") return <RegionWord pass={pass} />;
-  if (name === "gate")
-    return (
-      <Word label="Gate" text={gateWords(pass.gate)}>
-        {() => <GateEditor pass={pass} />}
-      </Word>
-    );
+  if (choice) return <ChoiceWord pass={pass} name={name} text={text} options={choice.options} />;
+  if (name === "region") return <RegionWord pass={pass} text={text} />;
+  if (name === "gate") return <GateWord pass={pass} />;
   if (name === "strength")
     return (
-      <Word label="Strength" text={worded(pass.strength, 0.01, "%")} tint="amount">
+      <Word label="Strength" text={text} tint="amount">
         {() => (
           <Box sx={{ p: 1.5, width: 300 }}>
             <StrengthEditor pass={pass} />
@@ -51,13 +57,21 @@ function Control({ pass, kind, name }: WordProps & { kind: Kind }) {
       </Word>
     );
   const control = kind.controls.find((c) => c.name === name);
-  return control ? <NumberWord pass={pass} control={control} /> : null;
+  return control ? <NumberWord pass={pass} control={control} text={text} /> : null;
 }
 
-function NumberWord({ pass, control }: { pass: Pass; control: Control }) {
-  const value = numbers(pass)[control.name] ?? control.defaultValue;
+/** The tones in which a pass works. */
+export function GateWord({ pass }: { pass: Pass }) {
   return (
-    <Word label={control.label} text={worded(value, control.step, control.unit)} tint="amount">
+    <Word label="Gate" text={gateWords(pass.gate)}>
+      {() => <GateEditor pass={pass} />}
+    </Word>
+  );
+}
+
+function NumberWord({ pass, control, text }: { pass: Pass; control: Control; text: string }) {
+  return (
+    <Word label={control.label} text={text} tint="amount">
       {() => (
         <Box sx={{ p: 1.5, width: 300 }}>
           <NumberEditor pass={pass} control={control} />
@@ -67,10 +81,9 @@ function NumberWord({ pass, control }: { pass: Pass; control: Control }) {
   );
 }
 
-function RegionWord({ pass }: { pass: Pass }) {
-  const region = useHistory((s) => s.recipe?.regions.find((r) => r.id === pass.where.region)?.name);
+function RegionWord({ pass, text }: { pass: Pass; text: string }) {
   return (
-    <Word label="Region" text={whereWords(pass.where, region)} tint={region ? "region" : "plain"}>
+    <Word label="Region" text={text} tint={pass.where.region ? "region" : "plain"} over={pass.where.region}>
       {(close) => (
         <RegionChooser
           where={pass.where}
@@ -91,11 +104,10 @@ function setWord(pass: Pass, name: string, value: string) {
 }
 
 /** A frame in the sentence. */
-function FrameWord({ pass, name }: WordProps) {
-  const frames = useView((s) => s.sheet?.frames) ?? [];
+function FrameWord({ pass, name, text }: WordProps) {
   const id = choices(pass)[name] ?? "";
   return (
-    <Word label={name === "frame" ? "Frame" : `Frame ${name}`} text={id ? frameName(id, frames) : "nothing"}>
+    <Word label={name === "frame" ? "Frame" : `Frame ${name}`} text={text}>
       {(close) => (
         <FrameChooser
           value={id}
@@ -109,13 +121,13 @@ function FrameWord({ pass, name }: WordProps) {
   );
 }
 
-const plain = (option: string) => option.toLowerCase().replace("_", " ");
+const plain = (option: string) => option.toLowerCase().replaceAll("_", " ");
 
 /** A closed choice in the sentence. */
-function ChoiceWord({ pass, name, options }: WordProps & { options: string[] }) {
+function ChoiceWord({ pass, name, text, options }: WordProps & { options: string[] }) {
   const value = choices(pass)[name] ?? "";
   return (
-    <Word label={name.charAt(0).toUpperCase() + name.slice(1)} text={plain(value)}>
+    <Word label={name.charAt(0).toUpperCase() + name.slice(1)} text={text}>
       {(close) => (
         <MenuList autoFocus aria-label={name}>
           {options.map((o) => (

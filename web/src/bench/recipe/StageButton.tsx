@@ -4,9 +4,7 @@ import type { ReactNode } from "react";
 /** The row of small buttons under a stage's passes. */
 export function StageButtons({ children }: { children: ReactNode }) {
   return (
-    <Box sx={{ pl: "22px", mt: 0.5, display: "flex", gap: 0.5, flexWrap: "wrap", alignItems: "center" }}>
-      {children}
-    </Box>
+    <Box sx={{ mt: 0.5, display: "flex", gap: 0.5, flexWrap: "wrap", alignItems: "center" }}>{children}</Box>
   );
 }
 

@@ -1,6 +1,7 @@
 import { Box, Popover } from "@mui/material";
 import { useState, type ReactNode } from "react";
 import { look } from "../../theme";
+import { hover } from "../state/masks";
 
 export type Tint = "plain" | "amount" | "region";
 
@@ -15,11 +16,14 @@ export function Word({
   text,
   label,
   tint = "plain",
+  over = "",
   children,
 }: {
   text: string;
   label: string;
   tint?: Tint;
+  /** A region that is shown on the picture while the pointer or the focus is on the word. */
+  over?: string;
   children: (close: () => void) => ReactNode;
 }) {
   const [at, setAt] = useState<HTMLElement | null>(null);
@@ -30,6 +34,8 @@ export function Word({
         component="button"
         aria-label={`${label}: ${text}`}
         aria-haspopup="dialog"
+        onPointerEnter={() => over && hover(over)}
+        onPointerLeave={() => over && hover("")}
         onClick={(e: React.MouseEvent<HTMLElement>) => {
           e.stopPropagation();
           setAt(e.currentTarget);
@@ -53,6 +59,7 @@ export function Word({
           open
           anchorEl={at}
           onClose={close}
+          slotProps={{ paper: { role: "dialog", "aria-label": label } }}
           anchorOrigin={{ vertical: "bottom", horizontal: "left" }}
           onClick={(e) => e.stopPropagation()}
         >

@@ -38,7 +38,7 @@ export function FrameChooser({
 /** Where something works, in words. */
 export function whereWords(where: Pass["where"], name: string | undefined): string {
   if (!name) return "the whole picture";
-  return where.outside ? `outside ${name}` : name;
+  return where.outside ? `all but ${name}` : name;
 }
 
 /** Chooses where something works: everywhere, inside or outside a region. */
@@ -62,7 +62,7 @@ export function RegionChooser({
   return (
     <MenuList autoFocus aria-label="Regions">
       {item("", false, "the whole picture")}
-      {regions.flatMap((r) => [item(r.id, false, r.name), item(r.id, true, `outside ${r.name}`)])}
+      {regions.flatMap((r) => [item(r.id, false, r.name), item(r.id, true, `all but ${r.name}`)])}
     </MenuList>
   );
 }

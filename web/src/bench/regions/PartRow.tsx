@@ -10,7 +10,7 @@ import { look } from "../../theme";
 import { changePart, changeRegion } from "../edits/regions";
 import { partUi } from "../parts";
 import { move, settle } from "../state/gesture";
-import { choosePart, take, useHand } from "../state/hand";
+import { choosePart, useHand } from "../state/hand";
 import { PartEditor } from "./PartEditor";
 
 const HOW = { ADD: "add", TAKE_AWAY: "take away", OVERLAP: "keep overlap" };
@@ -145,7 +145,6 @@ export function PartRow({ region, part, index }: { region: Region; part: Part; i
             >
               <ArrowDownward sx={small} />
             </IconButton>
-            <Button onClick={() => take({ part: "" })}>Done</Button>
           </Box>
         </Box>
       )}

@@ -10,7 +10,7 @@ import { settle } from "../state/gesture";
 import { chooseRegion, take, useHand } from "../state/hand";
 import { useHistory } from "../state/history";
 import { hover, useMasks } from "../state/masks";
-import { bytes, count } from "../words";
+import { count } from "../words";
 
 function MaskThumb({ id }: { id: string }) {
   const canvas = useRef<HTMLCanvasElement>(null);
@@ -38,7 +38,7 @@ const Chip = memo(function Chip({ region, on }: { region: Region; on: boolean })
       component="button"
       ref={attach}
       {...carry}
-      onClick={() => chooseRegion(on ? "" : region.id)}
+      onClick={() => chooseRegion(on && useHand.getState().sheet ? "" : region.id)}
       onPointerEnter={() => hover(region.id)}
       onPointerLeave={() => hover("")}
       aria-pressed={on}
@@ -65,7 +65,7 @@ const Chip = memo(function Chip({ region, on }: { region: Region; on: boolean })
           {region.name}
         </Typography>
         <Typography variant="caption" component="div">
-          {n === 0 ? "unused" : count(n, "pass", "passes")} · {bytes(region)}
+          {n === 0 ? "unused" : count(n, "pass", "passes")}
         </Typography>
       </Box>
     </Box>

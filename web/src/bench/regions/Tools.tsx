@@ -20,7 +20,6 @@ import { take, useHand, type BrushTip } from "../state/hand";
 export function Tools() {
   const tool = useHand((s) => s.tool);
   const combine = useHand((s) => s.combine);
-  const held = DRAWN.find((p) => p.kind === tool)?.draw;
   return (
     <Box sx={{ borderTop: 1, borderColor: "divider", mt: 1, pt: 0.75 }}>
       <Box sx={{ display: "flex", gap: 0.75, alignItems: "center", mb: 0.5 }}>
@@ -56,11 +55,6 @@ export function Tools() {
         ))}
       </ToggleButtonGroup>
       <Find />
-      {held && (
-        <Typography variant="caption" component="div" sx={{ mt: 0.5 }}>
-          {held.how}
-        </Typography>
-      )}
       {tool === "brush" && <Tip />}
     </Box>
   );

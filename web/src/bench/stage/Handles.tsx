@@ -3,6 +3,7 @@ import type { Part, Point, Shape } from "../../api/types";
 import { look } from "../../theme";
 import { changePart } from "../edits/regions";
 import { partUi } from "../parts";
+import { minus, plus } from "../parts/part";
 import { unpin, useBoard } from "../state/board";
 import { bare, settle, useGesture, work } from "../state/gesture";
 import { useHand } from "../state/hand";
@@ -17,6 +18,9 @@ const FILL = {
   height: "100%",
   pointerEvents: "none",
 } as const;
+
+/** How large what can be taken hold of is to the pointer, pixels: WCAG 2.2, 2.5.8. */
+const HIT = 24;
 
 type At = (p: Point) => { x: number; y: number };
 
@@ -86,16 +90,43 @@ function Grips({ part, at }: { part: Part; at: At }) {
     put(shape);
     settle();
   };
+  const under = ([x, y]: [number, number], target: EventTarget | null): Point | undefined => {
+    const box = (target as SVGElement).ownerSVGElement?.getBoundingClientRect();
+    return box && { x: (x - box.left - ox) / scale / long, y: (y - box.top - oy) / scale / long };
+  };
+  const pull = (i: number, p: Point) => {
+    const grip = ui.grips?.(part.shape)[i];
+    if (grip) put(grip.to(p));
+  };
   // a system that takes the pointer away ends the drag as it stands
   const drag = useDrag(
-    ({ args: [i], xy: [x, y], currentTarget, event, first, last, tap }) => {
+    ({ args: [i], xy, currentTarget, event, first, last, tap, memo }) => {
       event.stopPropagation();
-      const box = (currentTarget as SVGElement).ownerSVGElement?.getBoundingClientRect();
-      if (!box || tap) return;
-      if (first) work(useHand.getState().region);
-      const p = { x: (x - box.left - ox) / scale / long, y: (y - box.top - oy) / scale / long };
+      const p = under(xy, currentTarget);
       const grip = ui.grips?.(part.shape)[i as number];
-      if (grip) put(grip.to(p));
+      if (!p || !grip || tap) return;
+      if (first) work(useHand.getState().region);
+      // it is held where it was taken
+      const held = (first ? minus(grip.at, p) : memo) as Point;
+      pull(i as number, plus(p, held));
+      if (last) settle();
+      return held;
+    },
+    { pointer: { capture: true, keys: false }, filterTaps: true },
+  );
+  // a point is put in and moved in one go
+  const putIn = useDrag(
+    ({ args: [i], xy, currentTarget, event, first, last, tap }) => {
+      event.stopPropagation();
+      const side = ui.sides?.(part.shape)[i as number];
+      const p = under(xy, currentTarget);
+      if (!p) return;
+      if (tap && side) set(side.with());
+      if (tap) return;
+      if (first) {
+        work(useHand.getState().region);
+        if (side) put(side.with());
+      } else pull((i as number) + 1, p);
       if (last) settle();
     },
     { pointer: { capture: true, keys: false }, filterTaps: true },
@@ -103,38 +134,41 @@ function Grips({ part, at }: { part: Part; at: At }) {
   return (
     <>
       {ui.sides?.(part.shape).map((side, i) => (
-        <circle
+        <g
           key={`side ${i}`}
-          cx={at(side.at).x}
-          cy={at(side.at).y}
-          r={3}
-          fill="#fff"
-          stroke="#222"
-          style={{ pointerEvents: "all", cursor: "copy" }}
-          onPointerDown={(e) => {
-            e.stopPropagation();
-            set(side.with());
-          }}
+          {...putIn(i)}
+          style={{ pointerEvents: "all", cursor: "copy", touchAction: "none" }}
         >
-          <title>Put a point in here</title>
-        </circle>
+          <title>Put a point in here, and drag it</title>
+          <circle cx={at(side.at).x} cy={at(side.at).y} r={HIT / 2} fill="transparent" />
+          <circle cx={at(side.at).x} cy={at(side.at).y} r={3} fill="#fff" stroke="#222" />
+        </g>
       ))}
       {ui.grips?.(part.shape).map((grip, i) => (
-        <rect
+        <g
           key={i}
           {...drag(i)}
           data-testid={part.shape.kind === "outline" ? "outline-point" : "grip"}
-          x={at(grip.at).x - 4.5}
-          y={at(grip.at).y - 4.5}
-          width={9}
-          height={9}
-          fill={grip.name === "Move" ? look.amberFill : "#fff"}
-          stroke="#222"
           style={{ pointerEvents: "all", cursor: "move", touchAction: "none" }}
           onDoubleClick={() => grip.without && set(grip.without())}
         >
           <title>{grip.name}</title>
-        </rect>
+          <rect
+            x={at(grip.at).x - HIT / 2}
+            y={at(grip.at).y - HIT / 2}
+            width={HIT}
+            height={HIT}
+            fill="transparent"
+          />
+          <rect
+            x={at(grip.at).x - 4.5}
+            y={at(grip.at).y - 4.5}
+            width={9}
+            height={9}
+            fill={grip.name === "Move" ? look.amberFill : "#fff"}
+            stroke="#222"
+          />
+        </g>
       ))}
     </>
   );

@@ -1,4 +1,4 @@
-import { Box, Typography } from "@mui/material";
+import { Box } from "@mui/material";
 import { useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
 import { useDropPlace } from "../../kit/drag";
 import { HazeMap } from "../air/HazeMap";
@@ -11,11 +11,15 @@ import { useMasks } from "../state/masks";
 import { point } from "../state/asking";
 import { useView } from "../state/view";
 import { geometry, resize, useViewport, zoomTo } from "../state/viewport";
+import { useWipe } from "../state/wipe";
 import type { Spot, Tool } from "../tools/tool";
 import { WatchMarks } from "../watch/Watch";
 import { BrushRing } from "./BrushRing";
 import { Handles } from "./Handles";
 import { paint } from "./paint";
+import { ToolHint } from "./ToolHint";
+import { WipeLine } from "./WipeLine";
+import { Working } from "./Working";
 
 /** A frame that is let go over the picture is brought in. */
 function bringIn(frame: string | undefined) {
@@ -88,11 +92,13 @@ export function Stage() {
       onPointerLeave={() => setCursor(undefined)}
     >
       <Canvas />
-      <Opening />
+      <Working />
+      <ToolHint />
       <CastMap />
       <HazeMap />
       <Handles />
       <WatchMarks />
+      <WipeLine />
       {tool === "brush" && cursor && !space && <BrushRing at={cursor} />}
     </Box>
   );
@@ -109,26 +115,15 @@ function Canvas() {
     };
     const due = () => (frame ||= requestAnimationFrame(draw));
     due();
-    const stops = [useViewport, useMasks, useGesture, useHand, useView].map((store) => store.subscribe(due));
+    const stops = [useViewport, useMasks, useGesture, useHand, useView, useWipe].map((store) =>
+      store.subscribe(due),
+    );
     return () => {
       stops.forEach((stop) => stop());
       cancelAnimationFrame(frame);
     };
   }, []);
   return <canvas ref={canvas} style={{ display: "block", position: "absolute", inset: 0 }} />;
-}
-
-function Opening() {
-  const sheet = useView((s) => !!s.sheet && !s.problem);
-  const none = useViewport((s) => s.roundMs === 0);
-  return sheet && none ? (
-    <Typography
-      role="status"
-      sx={{ position: "absolute", left: 12, bottom: 8, px: 1, bgcolor: "background.paper" }}
-    >
-      Opening the frames…
-    </Typography>
-  ) : null;
 }
 
 function useSize(box: React.RefObject<HTMLDivElement | null>) {

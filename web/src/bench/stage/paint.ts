@@ -2,6 +2,7 @@ import { look } from "../../theme";
 import { useGesture } from "../state/gesture";
 import { useMasks, wanted, type MaskState } from "../state/masks";
 import { geometry, useViewport, type ViewportState } from "../state/viewport";
+import { useWipe } from "../state/wipe";
 
 /** Draws the picture, zebra and veil onto the stage's canvas. */
 export function paint(canvas: HTMLCanvasElement) {
@@ -21,6 +22,17 @@ export function paint(canvas: HTMLCanvasElement) {
   c.imageSmoothingEnabled = g.scale < 1.5;
   c.filter = s.colourOff ? "grayscale(1)" : "none";
   c.drawImage(image, g.ox + raster.x * k, g.oy + raster.y * k, raster.width * k, raster.height * k);
+  const { on, at, before: other } = useWipe.getState();
+  if (on && other && !before && !s.alone) {
+    const o = g.scale / other.raster.scale;
+    const { x, y, width: w, height: h } = other.raster;
+    c.save();
+    c.beginPath();
+    c.rect(0, 0, at * width, height);
+    c.clip();
+    c.drawImage(other.image, g.ox + x * o, g.oy + y * o, w * o, h * o);
+    c.restore();
+  }
   c.filter = "none";
   if (s.zebra || clipping)
     zebra(c, g.ox, g.oy, Math.round(g.w * g.scale), Math.round(g.h * g.scale), width, height);

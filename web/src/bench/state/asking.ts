@@ -2,11 +2,12 @@ import type { Look, Pass, PictureAnswer, Recipe, Region } from "../../api/types"
 import { coarser } from "../geometry";
 import { Preview } from "../preview";
 import { inOrder } from "./board";
-import { ALL, useGesture } from "./gesture";
+import { ALL, ANCHOR, useGesture } from "./gesture";
 import { useHistory } from "./history";
 import { dropMask, keepThumbs, STAGE, takeMask, thumbSlot, useMasks, wanted } from "./masks";
 import { complain, fullSize, useView } from "./view";
 import { geometry, seen, show, useViewport } from "./viewport";
+import { takeBefore, useWipe } from "./wipe";
 
 /* What is asked of the server while one sits at a view, and where its answers go. */
 
@@ -39,6 +40,7 @@ export function connect(view: string) {
       // the next picture clears what the one before could not do, and nothing else
       else if (shownProblem && useView.getState().problem === shownProblem) complain(undefined);
     },
+    busy: (busy) => useViewport.setState({ busy }),
     connected: (is) => {
       useView.setState({ connected: is });
       if (is) askThumbs(true);
@@ -87,14 +89,30 @@ export function askPicture() {
     draft: coarse || first,
     moving: worked,
     recipe: before ? { ...recipe, passes: recipe.passes.filter((p) => !leftOut(p)) } : recipe,
-    frame: alone,
+    frame: before === ANCHOR ? anchor() : alone,
     raster: coarse ? coarser(raster, geometry()) : raster,
     probes: inOrder(),
     quality: moving ? 0.85 : 0.93,
   });
 }
 
-function picture(head: PictureAnswer, image: ImageBitmap, roundMs: number) {
+const anchor = () => useView.getState().sheet?.frames.find((f) => f.anchor)?.id ?? "";
+
+/** Asks for the other side of a wipe, once the picture itself is here and the other side is of another place. */
+export function askBefore() {
+  const { on, before } = useWipe.getState();
+  const { recipe } = useHistory.getState();
+  const raster = seen();
+  if (!on || !recipe || !raster || JSON.stringify(before?.raster) === JSON.stringify(raster)) return;
+  const rest = { draft: false, moving: "", probes: [], quality: 0.93 };
+  preview?.picture({ ...rest, recipe, frame: anchor(), raster }, true);
+}
+
+function picture(head: PictureAnswer, image: ImageBitmap, roundMs: number, before: boolean) {
+  if (before) {
+    takeBefore(image, head.raster);
+    return;
+  }
   const sharp = head.raster.scale >= geometry().scale;
   show(
     { image, raster: head.raster },
@@ -111,6 +129,7 @@ function picture(head: PictureAnswer, image: ImageBitmap, roundMs: number) {
     askPicture();
     return;
   }
+  if (sharp) askBefore();
   const marks = document.documentElement.dataset;
   marks.sharp = String(sharp);
   marks.pictures = String(Number(marks.pictures ?? 0) + 1);

@@ -1,7 +1,10 @@
 import { create } from "zustand";
 import * as history from "./history";
 
-/** Before everything: the ground alone. */
+/** Before everything: the anchor as the camera made it. */
+export const ANCHOR = "anchor";
+
+/** Before all passes: the ground alone. */
 export const ALL = "all";
 
 /** What moves just now; overlays are hidden meanwhile. */

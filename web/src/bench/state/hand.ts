@@ -16,6 +16,8 @@ export interface BrushTip {
 export interface HandState {
   pass: string;
   region: string;
+  /** Whether the sheet of the region is open over the recipe. */
+  sheet: boolean;
   part: string;
   /** "look", "probe", or the kind of part that is drawn. */
   tool: string;
@@ -29,6 +31,7 @@ export interface HandState {
 const start: HandState = {
   pass: "",
   region: "",
+  sheet: false,
   part: "",
   tool: "look",
   combine: "ADD",
@@ -52,6 +55,23 @@ export function choosePart(part: string) {
   take({ part: useHand.getState().part === part ? "" : part });
 }
 
+/** Selects a region and opens its sheet; none with an empty id. A tool for another region is left. */
 export function chooseRegion(region: string) {
-  take({ region, part: "", draft: [] });
+  take({ region, sheet: !!region, part: "", draft: [], tool: "look" });
+}
+
+/** Opens a pass; its region is selected, but its sheet stays shut. */
+export function choosePass(pass: string, region: string) {
+  take(region ? { pass, region, sheet: false, part: "" } : { pass });
+}
+
+/** One step back: the draft, the tool, the part, the sheet, the pass, the region. */
+export function stepBack() {
+  const { draft, tool, part, sheet, pass } = useHand.getState();
+  if (draft.length > 0) take({ draft: [] });
+  else if (tool !== "look") take({ tool: "look" });
+  else if (sheet && part) take({ part: "" });
+  else if (sheet) take({ sheet: false });
+  else if (pass) take({ pass: "" });
+  else take({ region: "", part: "" });
 }

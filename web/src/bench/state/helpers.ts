@@ -15,9 +15,11 @@ export interface HelperState {
   casts?: Measure;
   /** Whether the picture is looked over for faults. */
   watching: boolean;
+  /** Whether times and sizes are shown. */
+  details: boolean;
 }
 
-const start: HelperState = { haze: false, watching: false };
+const start: HelperState = { haze: false, watching: false, details: false };
 
 export const useHelpers = create<HelperState>(() => start);
 export const help = useHelpers.setState;

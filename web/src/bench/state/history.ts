@@ -24,6 +24,10 @@ function keeper(id: string): Keeper {
       ),
     travel: (way, edition) => {
       const params = { path, header: ifMatch(edition) };
+      if (typeof way === "number") {
+        const step = { path: { id, number: way }, header: ifMatch(edition) };
+        return data(server.POST("/api/views/{id}/history/{number}", { params: step }));
+      }
       return data(
         way === "undo"
           ? server.POST("/api/views/{id}/undo", { params })
@@ -89,5 +93,6 @@ export function replace(other: Recipe) {
 export const settle = () => steps?.settle();
 export const undo = () => steps?.travel("undo");
 export const redo = () => steps?.travel("redo");
+export const goTo = (step: number) => steps?.travel(step);
 export const resolve = (keepMine: boolean) => steps?.resolve(keepMine);
 export const tryAgain = () => steps?.tryAgain();

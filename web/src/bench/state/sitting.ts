@@ -1,6 +1,6 @@
 import { data, Refused, saidOf, server } from "../../api/client";
 import type { Recipe, ViewSheet } from "../../api/types";
-import { askMask, askPicture, askThumbs, connect, disconnect, isConnected } from "./asking";
+import { askBefore, askMask, askPicture, askThumbs, connect, disconnect, isConnected } from "./asking";
 import { resetBoard, useBoard } from "./board";
 import { resetGesture, useGesture } from "./gesture";
 import { resetHand, take, useHand } from "./hand";
@@ -9,6 +9,7 @@ import { loadHistory, openHistory, useHistory } from "./history";
 import { resetMasks, useMasks } from "./masks";
 import { complain, resetView, useView } from "./view";
 import { resetViewport, show, useViewport } from "./viewport";
+import { resetWipe, useWipe } from "./wipe";
 
 /** Opens a view; the returned function leaves it. What changes anywhere is shown from here. */
 export function sit(view: string): () => void {
@@ -20,6 +21,7 @@ export function sit(view: string): () => void {
   resetMasks();
   resetBoard();
   resetHelpers();
+  resetWipe();
   const closeHistory = openHistory(view);
   const stops: (() => void)[] = [];
   const begin = async () => {
@@ -116,6 +118,9 @@ function watch(): (() => void)[] {
     useHand.subscribe((now, old) => {
       if (now.region !== old.region) maskDue();
     }),
+    useWipe.subscribe((now, old) => {
+      if (now.on && !old.on) askBefore();
+    }),
     useMasks.subscribe((now, old) => {
       if (now.hovered !== old.hovered) maskDue();
     }),
@@ -126,5 +131,5 @@ function watch(): (() => void)[] {
 function forgetLost(recipe: Recipe | undefined) {
   const { pass, region } = useHand.getState();
   if (pass && !recipe?.passes.some((p) => p.id === pass)) take({ pass: "" });
-  if (region && !recipe?.regions.some((r) => r.id === region)) take({ region: "", part: "" });
+  if (region && !recipe?.regions.some((r) => r.id === region)) take({ region: "", sheet: false, part: "" });
 }

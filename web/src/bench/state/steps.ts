@@ -16,10 +16,13 @@ export interface Saved {
   frames: string[];
 }
 
+/** Where to go in the history: back, on again, or to a step by its number. */
+export type Way = "undo" | "redo" | number;
+
 /** The server as the history needs it. Every call may throw what {@link Steps} was told to read. */
 export interface Keeper {
   put(recipe: Recipe, edition: number): Promise<RecipeState>;
-  travel(way: "undo" | "redo", edition: number): Promise<RecipeState>;
+  travel(way: Way, edition: number): Promise<RecipeState>;
   load(): Promise<RecipeState>;
 }
 
@@ -176,7 +179,7 @@ export class Steps {
   }
 
   /** One step through the history. A change made here while it is under way stays, on top of it. */
-  travel(way: "undo" | "redo"): Promise<void> {
+  travel(way: Way): Promise<void> {
     const asked = this.edits;
     return this.queue(async () => {
       if (this.standing.saved.state === "conflict") return;

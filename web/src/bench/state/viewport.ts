@@ -15,6 +15,8 @@ export interface ViewportState {
   roundMs: number;
   /** Round trip of the last picture that was as fine as the screen. */
   sharpMs: number;
+  /** Whether a picture is under way. */
+  busy: boolean;
   readings: ProbeReading[];
   pointer?: ProbeReading;
   /** Id of the frame that is shown alone. */
@@ -29,6 +31,7 @@ const start: Omit<ViewportState, "stage" | "surround"> = {
   serverMs: 0,
   roundMs: 0,
   sharpMs: 0,
+  busy: false,
   readings: [],
   alone: "",
   zebra: false,

@@ -1,15 +1,16 @@
 import { Box, Button, Typography } from "@mui/material";
-import { useQuery } from "@tanstack/react-query";
-import { data, server } from "../../api/client";
 import type { Finding, Pass } from "../../api/types";
+import { focusSoon } from "../../kit/focus";
 import { look } from "../../theme";
 import { bare, useGesture } from "../state/gesture";
-import { chooseRegion, take } from "../state/hand";
+import { take } from "../state/hand";
 import { useHelpers } from "../state/helpers";
-import { recipe as now, useHistory } from "../state/history";
+import { recipe as now } from "../state/history";
+import { openStage, WHOLE } from "../state/rail";
 import { useView } from "../state/view";
 import { useViewport } from "../state/viewport";
 import { usePlace } from "../stage/place";
+import { useFindings } from "./findings";
 
 const NAME = { HALO: "Halo", MUD: "Mud", OVERSPRAY: "Overspray", RIDGE: "New line" } as const;
 
@@ -21,44 +22,18 @@ function size(f: Finding): string {
   return `ΔE ${f.amount.toFixed(1)} beyond an edge`;
 }
 
-/** Faults in the picture on the bench; asked for once a gesture is over. */
-function useFindings() {
-  const id = useView((s) => s.sheet?.id) ?? "";
-  const moving = useGesture((s) => s.moving);
-  const body = useHistory((s) => s.settled);
-  return useQuery({
-    queryKey: ["watch", id, body],
-    queryFn: () => {
-      if (!body) throw new Error("There is no recipe yet.");
-      return data(server.POST("/api/views/{id}/watch", { params: { path: { id } }, body }));
-    },
-    enabled: !moving && !!id && !!body,
-    placeholderData: (before) => before,
-    staleTime: Infinity,
-    gcTime: 10_000,
-  });
-}
-
 /** Goes to the control that mends a fault. */
 function mend(f: Finding) {
-  if (!f.pass) {
-    document.getElementById("stage-2")?.scrollIntoView();
-    document.querySelector<HTMLElement>('[aria-label="Calm"]')?.focus();
+  const pass = now()?.passes.find((p) => p.id === f.pass);
+  if (!pass) {
+    openStage("Ground");
+    focusSoon('[aria-label^="Calm: "]');
     return;
   }
-  const pass = now()?.passes.find((p) => p.id === f.pass);
-  if (!pass) return;
-  take({ pass: pass.id });
-  if (pass.where.region) chooseRegion(pass.where.region);
-  const label = f.mends === "region edge" ? "Follow edges" : controlLabel(pass, f.mends);
-  // the card opens first
-  setTimeout(() => {
-    const control = [...document.querySelectorAll<HTMLElement>('[role="slider"]')].find(
-      (e) => e.getAttribute("aria-label") === label,
-    );
-    control?.scrollIntoView({ block: "center" });
-    control?.focus();
-  }, 60);
+  openStage(useView.getState().kinds.find((k) => k.kind === pass.move.kind)?.stage ?? WHOLE);
+  const edge = f.mends === "region edge";
+  take({ pass: pass.id, region: pass.where.region, part: "", sheet: edge });
+  focusSoon(`[role="slider"][aria-label="${edge ? "Follow edges" : controlLabel(pass, f.mends)}"]`);
 }
 
 function controlLabel(pass: Pass, name: string): string {

@@ -129,10 +129,43 @@ final class Bench implements AutoCloseable {
     page.waitForFunction(SEEN);
   }
 
-  /** Adds a pass by its button and waits for the picture with it. */
-  Locator add(String button, String kind) {
-    waitForPicture(() -> button(button).click());
+  /** Adds a pass from the menu of its stage and waits for the picture with it. */
+  Locator add(String name, String kind) {
+    open(
+        String.valueOf(
+            page.evaluate(
+                "async kind => (await (await fetch('/api/catalogue')).json())"
+                    + ".find(k => k.kind === kind).stage",
+                kind)));
+    waitForPicture(() -> pick(name));
     return passes(kind).last();
+  }
+
+  /** Picks from the menu of the open stage. */
+  void pick(String name) {
+    button("Add …").click();
+    item(name).click();
+  }
+
+  private static final List<String> STAGES =
+      List.of(
+          "Finish", "Frames", "Ground", "Windows", "Lights", "Tone", "Colour", "Air", "Balance");
+
+  /** Opens a stage of the work by its key, or the whole recipe. */
+  void open(String stage) {
+    page.evaluate("() => document.activeElement?.blur()");
+    int key = STAGES.indexOf(stage);
+    page.keyboard().press(key < 0 ? "a" : Integer.toString(key));
+    page.locator("[role=tab][aria-selected=true]")
+        .and(page.locator("#tab-" + (key < 0 ? "All" : stage)))
+        .waitFor();
+  }
+
+  /** Opens a pass. */
+  void choose(Locator pass) {
+    pass.getByRole(
+            AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^Open ")))
+        .click();
   }
 
   /** A new region with an ellipse in it. */

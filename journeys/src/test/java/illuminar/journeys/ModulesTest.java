@@ -44,6 +44,20 @@ class ModulesTest {
     assertThat(number("return m.typedNumber(' 12px', 'px')")).isEqualTo(12);
   }
 
+  /** "+", "*" and "/" without a unit reckon from what is there; our own rule. */
+  @Test
+  void typedNumbersMayReckonFromWhatIsThere() {
+    assertThat(number("return m.entered('+0.3', 'st', 0.5)")).isEqualTo(0.8);
+    assertThat(number("return m.entered('+-0.3', 'st', 0.5)")).isEqualTo(0.2);
+    assertThat(number("return m.entered('*2', 'st', 0.4)")).isEqualTo(0.8);
+    assertThat(number("return m.entered('/2', '%', 0.4)")).isEqualTo(0.2);
+    assertThat(number("return m.entered('+10', '%', 0.4)")).isEqualTo(0.5);
+    assertThat(number("return m.entered('+0.50 st', 'st', 0.4)")).as("as shown").isEqualTo(0.5);
+    assertThat(number("return m.entered('-1', 'st', 0.4)")).isEqualTo(-1);
+    assertThat(call("return m.entered('/0', 'st', 0.4)")).isNull();
+    assertThat(call("return m.entered('*', 'st', 0.4)")).isNull();
+  }
+
   @Test
   void amountsSayTheirSignWhereTheyCanGoEitherWay() {
     assertThat(call("return m.amount(0.5, 0.05, 'st')")).isEqualTo("+0.50 st");

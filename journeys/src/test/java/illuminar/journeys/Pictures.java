@@ -113,9 +113,12 @@ public final class Pictures {
     }
     page.mouse().move(stage.x + stage.width * 0.5, stage.y + stage.height * 0.2);
     shots.rest();
+    shots.keep("bench");
+    page.keyboard().press("2");
+    shots.rest();
     shots.keep("bench-ground");
-    shots.button("Region Window panes").click();
-    shots.passes("show-view").first().click(new Locator.ClickOptions().setPosition(30, 12));
+    page.keyboard().press("3");
+    shots.open(shots.passes("show-view").first());
     shots.rest();
     shots.keep("bench-windows");
     page.evaluate("() => document.activeElement.blur()");
@@ -129,8 +132,8 @@ public final class Pictures {
   private void dormer() {
     shots.link("Fennick Weather House").click();
     shots.picture(() -> page.getByLabel("Open Dormer room").click());
-    page.evaluate("() => document.getElementById('stage-5').scrollIntoView()");
-    shots.picture(() -> shots.button("Curve( again)?").click());
+    page.keyboard().press("5");
+    shots.picture(() -> shots.add("Curve"));
     page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Curve point 2")).focus();
     for (int k = 0; k < 6; k++) {
       page.keyboard().press("ArrowDown");
@@ -139,13 +142,15 @@ public final class Pictures {
     page.mouse().move(5, 5);
     shots.keep("bench-tone");
     shots.button("Region Window panes").click();
-    shots.picture(() -> shots.button("Clear haze").click());
+    page.keyboard().press("7");
+    shots.picture(() -> shots.add("Clear haze"));
     page.getByLabel("Amount, number").last().fill("80");
     shots.picture(() -> page.keyboard().press("Enter"));
-    page.getByLabel("Leave the region").click();
+    page.evaluate("() => document.activeElement.blur()");
+    page.keyboard().press("Escape");
+    page.keyboard().press("Escape");
     shots.button("Haze map").click();
     page.getByAltText("Haze map").waitFor();
-    page.evaluate("() => document.getElementById('stage-7').scrollIntoView()");
     page.mouse().move(5, 5);
     shots.rest();
     shots.keep("air");
@@ -177,8 +182,8 @@ public final class Pictures {
     shots.keep("bench-regions");
     page.getByLabel("Leave the region").click();
     page.keyboard().press("Escape");
-    page.evaluate("() => document.getElementById('stage-3').scrollIntoView()");
-    shots.passes("mix-light").last().click(new Locator.ClickOptions().setPosition(30, 12));
+    page.keyboard().press("4");
+    shots.open(shots.passes("mix-light").last());
     page.mouse().move(5, 5);
     shots.rest();
     shots.keep("bench-lights");
@@ -188,7 +193,7 @@ public final class Pictures {
     shots.rest();
     shots.keep("bench-watch");
     page.keyboard().press("h");
-    page.evaluate("() => document.getElementById('stage-6').scrollIntoView()");
+    page.keyboard().press("6");
     shots.button("Cast map").click();
     page.getByAltText("Cast map").waitFor();
     page.mouse().move(5, 5);
@@ -215,7 +220,7 @@ public final class Pictures {
     page.getByTestId("pass").last().waitFor();
     page.waitForTimeout(6000);
     page.keyboard().press("Escape");
-    page.evaluate("() => document.getElementById('stage-8').scrollIntoView()");
+    page.keyboard().press("8");
     shots.rest();
     shots.keep("balance-board");
     page.keyboard().press("t");

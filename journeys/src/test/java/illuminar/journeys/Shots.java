@@ -49,6 +49,20 @@ final class Shots {
         .first();
   }
 
+  /** Opens a pass. */
+  void open(Locator pass) {
+    pass.getByRole(
+            AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^Open ")))
+        .click();
+  }
+
+  /** Adds from the menu of the open stage. */
+  void add(String name) {
+    button("Add …").click();
+    page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName(name).setExact(true))
+        .click();
+  }
+
   /** Does something and waits for the picture that it leads to. */
   void picture(Runnable act) {
     String count = "() => Number(document.documentElement.dataset.pictures ?? 0)";

@@ -2,15 +2,20 @@ import { Box, Button, IconButton, Menu, MenuItem, TextField, Typography } from "
 import Close from "@mui/icons-material/Close";
 import MoreHoriz from "@mui/icons-material/MoreHoriz";
 import { useState } from "react";
+import { useShallow } from "zustand/react/shallow";
 import { saidOf } from "../../api/client";
 import type { Region } from "../../api/types";
 import { Scale } from "../../kit/Scale";
 import { look } from "../../theme";
+import { duplicatePlace } from "../edits/passes";
 import { changeRegion, copyRegion, trimRegion } from "../edits/regions";
 import { move, settle } from "../state/gesture";
-import { chooseRegion, leaveTool, useHand } from "../state/hand";
+import { AddMenu } from "../recipe/AddMenu";
+import { chooseRegion, take, useHand } from "../state/hand";
 import { useHistory } from "../state/history";
+import { STAGES } from "../state/rail";
 import { complain } from "../state/view";
+import { count } from "../words";
 import { PartRow } from "./PartRow";
 import { RemoveRegion } from "./RemoveRegion";
 import { ShowAs } from "./ShowAs";
@@ -33,18 +38,42 @@ const REFINE = [
   { name: "density", label: "Density", unit: "%", from: 0, to: 1, step: 0.01, defaultValue: 1, help: "" },
 ] as const;
 
-/** The selected region: its parts, how they join, its refinement, and the tools to draw more. */
-export function RegionCard() {
-  const chosen = useHand((s) => s.region);
+const PLACES = STAGES.map((s) => s.name);
+
+/** The sheet of the selected region over the recipe: the tools, its parts, and its refinement. */
+export function RegionSheet() {
+  const { region: chosen, sheet } = useHand(useShallow((s) => ({ region: s.region, sheet: s.sheet })));
   const region = useHistory((s) => s.recipe?.regions.find((r) => r.id === chosen));
-  if (!region) return null;
+  const used = useHistory((s) => s.recipe?.passes.filter((p) => p.where.region === chosen).length ?? 0);
+  if (!region || !sheet) return null;
   return (
     <Box
       component="section"
       aria-label={`Region ${region.name}`}
-      sx={{ borderTop: `2px solid ${look.slateFill}`, bgcolor: look.card, px: 1.75, py: 1 }}
+      sx={{
+        position: "absolute",
+        inset: 0,
+        zIndex: 2,
+        overflowY: "auto",
+        borderTop: `2px solid ${look.slateFill}`,
+        bgcolor: look.card,
+        px: 1.75,
+        py: 1,
+      }}
     >
       <Head region={region} />
+      <Box sx={{ display: "flex", gap: 0.75, mb: 0.75 }}>
+        <AddMenu name="Use it in …" label="Use the region in a new pass" stages={PLACES} />
+        {used > 0 && (
+          <Button onClick={() => duplicatePlace(region.id)}>
+            Duplicate with {count(used, "pass", "passes")}
+          </Button>
+        )}
+        <Button onClick={() => take({ sheet: false, part: "" })} sx={{ ml: "auto" }}>
+          Done
+        </Button>
+      </Box>
+      <Tools />
       {region.parts.length === 0 && <Typography color="text.secondary">Empty: draw into it.</Typography>}
       {region.parts.map((part, i) => (
         <PartRow key={part.id} region={region} part={part} index={i} />
@@ -73,7 +102,6 @@ export function RegionCard() {
           Invert
         </Button>
       </Box>
-      <Tools />
       <ShowAs />
     </Box>
   );
@@ -129,13 +157,7 @@ function Head({ region }: { region: Region }) {
         </MenuItem>
       </Menu>
       <RemoveRegion region={region} />
-      <IconButton
-        aria-label="Leave the region"
-        onClick={() => {
-          leaveTool();
-          chooseRegion("");
-        }}
-      >
+      <IconButton aria-label="Leave the region" onClick={() => chooseRegion("")}>
         <Close sx={small} />
       </IconButton>
     </Box>

@@ -1,0 +1,77 @@
+import { Box, Typography } from "@mui/material";
+import { useShallow } from "zustand/react/shallow";
+import type { Kind, Recipe } from "../../api/types";
+import { useHistory } from "../state/history";
+import { openStage, stagesOfPasses } from "../state/rail";
+import { useView } from "../state/view";
+import { count } from "../words";
+import { LinedUp } from "./FramesStage";
+import { GroundCard } from "./GroundCard";
+import { Groups } from "./Groups";
+import { PassRow } from "./PassRow";
+import { Section } from "./Section";
+
+/** A run of passes that follow one another in the recipe and belong to one stage. */
+interface Run {
+  stage: string;
+  passes: string[];
+}
+
+/** The passes in the order in which they work, cut where the stage changes. */
+function runs(recipe: Recipe | undefined, kinds: Kind[]): Run[] {
+  const out: Run[] = [];
+  for (const pass of recipe?.passes ?? []) {
+    const stage = kinds.find((k) => k.kind === pass.move.kind)?.stage ?? "";
+    const last = out.at(-1);
+    if (last?.stage === stage) last.passes.push(pass.id);
+    else out.push({ stage, passes: [pass.id] });
+  }
+  return out;
+}
+
+/** All that was done to the picture, to be read aloud and reordered by dragging. */
+export function WholeRecipe() {
+  const kinds = useView((s) => s.kinds);
+  const ids = useHistory(useShallow((s) => s.recipe?.passes.map((p) => p.id) ?? []));
+  const recipe = useHistory.getState().recipe;
+  const all = runs(recipe, kinds);
+  return (
+    <>
+      <Section name="Whole recipe" note={count(ids.length, "pass", "passes")}>
+        <LinedUp />
+      </Section>
+      <Section name="Ground">
+        <GroundCard />
+      </Section>
+      {all.map((run) => (
+        <Section key={run.passes[0]} name={run.stage}>
+          {run.passes.map((id) => (
+            <PassRow key={id} id={id} movable />
+          ))}
+        </Section>
+      ))}
+      <Groups />
+      {ids.length === 0 && (
+        <Box sx={{ px: 1.5, py: 1 }}>
+          <Typography color="text.secondary">No passes yet. Open a stage and add one:</Typography>
+          {stagesOfPasses(kinds).map((s) => (
+            <Box
+              key={s.name}
+              component="button"
+              onClick={() => openStage(s.name)}
+              sx={{
+                font: "inherit",
+                border: 0,
+                bgcolor: "transparent",
+                textDecoration: "underline",
+                p: 0.5,
+              }}
+            >
+              {s.name}
+            </Box>
+          ))}
+        </Box>
+      )}
+    </>
+  );
+}

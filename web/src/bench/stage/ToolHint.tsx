@@ -1,0 +1,29 @@
+import { Typography } from "@mui/material";
+import { look } from "../../theme";
+import { DRAWN } from "../parts";
+import { useHand } from "../state/hand";
+
+/** One line on what the tool in hand wants. */
+export function ToolHint() {
+  const tool = useHand((s) => s.tool);
+  const how =
+    tool === "probe" ? "Click a surface to pin a probe." : DRAWN.find((p) => p.kind === tool)?.draw?.how;
+  return how ? (
+    <Typography
+      role="status"
+      sx={{
+        position: "absolute",
+        top: 8,
+        left: "50%",
+        transform: "translateX(-50%)",
+        px: 1,
+        bgcolor: look.card,
+        border: `1px solid ${look.amber}`,
+        pointerEvents: "none",
+        whiteSpace: "nowrap",
+      }}
+    >
+      {how}
+    </Typography>
+  ) : null;
+}
