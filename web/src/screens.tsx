@@ -1,17 +1,20 @@
-import { lazy, type ReactNode } from "react";
+import { lazy, type ComponentType, type ReactNode } from "react";
 import { Account } from "./account/Account";
 import { Bin } from "./bin/Bin";
 import { Contacts } from "./contacts/Contacts";
 import { NotThere } from "./kit/NotThere";
 import { Shoots } from "./shoots/Shoots";
 
-const bench = () => import("./bench/Bench");
+/** A screen that is loaded when it is needed. */
+function later<K extends string>(load: () => Promise<Record<K, ComponentType>>, name: K) {
+  return lazy(async () => ({ default: (await load())[name] }));
+}
 
-/** Loaded when they are needed. */
-const Bench = lazy(async () => ({ default: (await bench()).Bench }));
-const Delivery = lazy(async () => ({ default: (await import("./delivery/Delivery")).Delivery }));
-const Intake = lazy(async () => ({ default: (await import("./intake/Intake")).Intake }));
-const Regroup = lazy(async () => ({ default: (await import("./regroup/Regroup")).Regroup }));
+const bench = () => import("./bench/Bench");
+const Bench = later(bench, "Bench");
+const Delivery = later(() => import("./delivery/Delivery"), "Delivery");
+const Intake = later(() => import("./intake/Intake"), "Intake");
+const Regroup = later(() => import("./regroup/Regroup"), "Regroup");
 
 /** Loads what a screen will need before it is opened, once there is time. */
 export function loadAhead() {

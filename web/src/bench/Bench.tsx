@@ -17,7 +17,7 @@ import { Stage } from "./stage/Stage";
 import { ALL, ANCHOR, useGesture } from "./state/gesture";
 import { recipe, resolve, unsaved, useHistory } from "./state/history";
 import { sit } from "./state/sitting";
-import { complain, useView } from "./state/view";
+import { complain, kindOf, useView } from "./state/view";
 import { useViewport } from "./state/viewport";
 import { WatchList } from "./watch/Watch";
 
@@ -145,7 +145,7 @@ function beforeWords(before: string): string {
   if (before === ANCHOR) return "the anchor as the camera made it";
   if (before === ALL) return "the ground alone";
   const pass = recipe()?.passes.find((p) => p.id === before);
-  const kind = useView.getState().kinds.find((k) => k.kind === pass?.move.kind);
+  const kind = kindOf(pass);
   return `without ${kind ? kind.name.toLowerCase() : before}`;
 }
 

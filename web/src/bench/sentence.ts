@@ -19,16 +19,14 @@ const NOTHING = "changes nothing yet";
  * @param named the words of what is no number, by its name
  */
 export function sentence(kind: Kind, pass: Pass, named: (name: string) => string): Piece[] {
-  const bare = kind.sentence.endsWith(":");
-  const order = pieces(bare ? kind.sentence.slice(0, -1) : kind.sentence, kind, pass, named);
-  if (nothing(kind, pass)) return [...order, { text: `: ${NOTHING}.` }];
-  const said = kind.says
-    .filter((clause) => !neutral(clause, kind, pass))
-    .map((clause) => pieces(clause, kind, pass, named));
+  const phrases = new Phrases(kind, pass, named);
+  const order = phrases.order();
+  if (phrases.nothing()) return [...order, { text: `: ${NOTHING}.` }];
+  const said = phrases.clauses();
   if (!isAll(pass.gate)) said.push([{ text: gateWords(pass.gate), name: "gate" }]);
   if (pass.strength !== 1)
     said.push([{ text: "at " }, { text: amountWords(pass.strength, "%"), name: "strength" }]);
-  const more = said.flatMap((clause, i) => [{ text: i > 0 ? ", " : bare ? ": " : ", " }, ...clause]);
+  const more = said.flatMap((clause, i) => [{ text: i === 0 && phrases.bare ? ": " : ", " }, ...clause]);
   return [...order, ...more, { text: "." }];
 }
 
@@ -39,54 +37,73 @@ export function sentenceText(kind: Kind, pass: Pass, named: (name: string) => st
     .join("");
 }
 
-function pieces(template: string, kind: Kind, pass: Pass, named: (name: string) => string): Piece[] {
-  const out: Piece[] = [];
-  let from = 0;
-  for (const token of template.matchAll(TOKEN)) {
-    out.push({ text: template.slice(from, token.index) });
-    out.push(word(template, token, kind, pass, named));
-    from = token.index + token[0].length;
+/** The words of a pass's kind, filled with its values. */
+class Phrases {
+  /** Whether the order stands between a colon and what it orders. */
+  readonly bare: boolean;
+
+  constructor(
+    private readonly kind: Kind,
+    private readonly pass: Pass,
+    private readonly named: (name: string) => string,
+  ) {
+    this.bare = kind.sentence.endsWith(":");
   }
-  out.push({ text: template.slice(from) });
-  return out.filter((p) => p.text);
-}
 
-function word(
-  template: string,
-  [, name = "", sort, plus = "", minus = ""]: RegExpMatchArray,
-  kind: Kind,
-  pass: Pass,
-  named: (name: string) => string,
-): Piece {
-  const control = kind.controls.find((c) => c.name === name);
-  if (!control) return { text: named(name), name };
-  const away = off(control, pass);
-  const side = away < 0 ? minus : plus;
-  if (sort === "?") return { text: side };
-  if (sort === ":") return { text: `${amountWords(Math.abs(away), control.unit)} ${side}`, name };
-  const turned = template.includes(`{${name}?`);
-  return { text: amountWords(turned ? Math.abs(away) : valueOf(control, pass), control.unit), name };
-}
+  /** The order without its colon. */
+  order(): Piece[] {
+    const { sentence: order } = this.kind;
+    return this.filled(this.bare ? order.slice(0, -1) : order);
+  }
 
-function valueOf(control: Control, pass: Pass): number {
-  return (pass.move as unknown as Record<string, number>)[control.name] ?? control.defaultValue;
-}
+  /** What follows the order. */
+  clauses(): Piece[][] {
+    return this.kind.says.filter((clause) => !this.neutral(clause)).map((clause) => this.filled(clause));
+  }
 
-function off(control: Control, pass: Pass): number {
-  return valueOf(control, pass) - control.neutral;
-}
+  /** Whether nothing is changed by it as its numbers stand. */
+  nothing(): boolean {
+    if (this.bare) return this.kind.says.every((clause) => this.neutral(clause));
+    return this.numbers(this.kind.sentence).some((c) => c.neutral !== c.defaultValue && this.off(c) === 0);
+  }
 
-function numbersIn(template: string, kind: Kind): Control[] {
-  const names = [...template.matchAll(TOKEN)].map((t) => t[1]);
-  return kind.controls.filter((c) => names.includes(c.name));
-}
+  private neutral(clause: string): boolean {
+    return this.numbers(clause).every((c) => this.off(c) === 0);
+  }
 
-function neutral(clause: string, kind: Kind, pass: Pass): boolean {
-  return numbersIn(clause, kind).every((c) => off(c, pass) === 0);
-}
+  /** The numbers that a template says. */
+  private numbers(template: string): Control[] {
+    const names = [...template.matchAll(TOKEN)].map((t) => t[1]);
+    return this.kind.controls.filter((c) => names.includes(c.name));
+  }
 
-/** Whether nothing is changed by it as its numbers stand. */
-function nothing(kind: Kind, pass: Pass): boolean {
-  if (kind.sentence.endsWith(":")) return kind.says.every((clause) => neutral(clause, kind, pass));
-  return numbersIn(kind.sentence, kind).some((c) => c.neutral !== c.defaultValue && off(c, pass) === 0);
+  private value(control: Control): number {
+    return (this.pass.move as unknown as Record<string, number>)[control.name] ?? control.defaultValue;
+  }
+
+  private off(control: Control): number {
+    return this.value(control) - control.neutral;
+  }
+
+  private filled(template: string): Piece[] {
+    const out: Piece[] = [];
+    let from = 0;
+    for (const token of template.matchAll(TOKEN)) {
+      out.push({ text: template.slice(from, token.index) }, this.word(template, token));
+      from = token.index + token[0].length;
+    }
+    out.push({ text: template.slice(from) });
+    return out.filter((p) => p.text);
+  }
+
+  private word(template: string, [, name = "", sort, plus = "", minus = ""]: RegExpMatchArray): Piece {
+    const control = this.kind.controls.find((c) => c.name === name);
+    if (!control) return { text: this.named(name), name };
+    const off = this.off(control);
+    const side = off < 0 ? minus : plus;
+    if (sort === "?") return { text: side };
+    if (sort === ":") return { text: `${amountWords(Math.abs(off), control.unit)} ${side}`, name };
+    const turned = template.includes(`{${name}?`);
+    return { text: amountWords(turned ? Math.abs(off) : this.value(control), control.unit), name };
+  }
 }

@@ -197,11 +197,8 @@ const Drawn = memo(function Drawn({
           onBlur={accept}
           onKeyDown={(e) => {
             if (e.key === "Enter" && nonsense) setRefused(true);
-            else if (e.key === "Enter") {
-              accept();
-              // the keyboard goes back to the scale and the bench
-              track.current?.focus();
-            }
+            // the keyboard goes back to the scale and the bench; what loses it is accepted
+            else if (e.key === "Enter") track.current?.focus();
             // with nothing typed it is for what the scale stands in
             if (e.key === "Escape" && typed === undefined) return;
             if (e.key === "Escape") restore();

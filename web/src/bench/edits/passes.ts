@@ -6,7 +6,7 @@ import { move, settle } from "../state/gesture";
 import { take } from "../state/hand";
 import { edit, recipe, replace } from "../state/history";
 import { openStage, useRail, WHOLE } from "../state/rail";
-import { useView } from "../state/view";
+import { kindOf, useView } from "../state/view";
 import { ALL_TONES, newId } from "../words";
 import { twinOf, uses } from "./regions";
 
@@ -29,7 +29,7 @@ export const numbers = (pass: Pass) => pass.move as unknown as Record<string, nu
 
 /** A control of a pass moves; a number that has to stay below another does. */
 export function moveControl(pass: Pass, name: string, value: number) {
-  const kind = useView.getState().kinds.find((k) => k.kind === pass.move.kind);
+  const kind = kindOf(pass);
   // a white or black point is judged by what burns and what is blocked
   move(pass.id, pass.move.kind === "levels" && name !== "gamma");
   edit((r) => {
@@ -85,31 +85,31 @@ function open(pass: Pass, stage: string) {
   focusSoon(`${card} [role="slider"]`, `${card} button`);
 }
 
+/** Passes that work in one region once more, each behind itself, in a copy of the region; not yet a step. */
+function duplicate(passes: Pass[], of: string): Pass[] {
+  const region = twinOf(of);
+  const twins = passes.map((p) => ({ ...p, id: newId(), why: "", where: { ...p.where, region } }));
+  edit((r) => {
+    passes.forEach((p, i) => {
+      const at = r.passes.findIndex((x) => x.id === p.id) + 1;
+      r.passes.splice(at, 0, ...twins.slice(i, i + 1));
+    });
+  });
+  return twins;
+}
+
 /** The same pass once more, behind it, in a copy of its region that can be moved elsewhere. */
 export function duplicatePass(id: string) {
   const old = recipe()?.passes.find((p) => p.id === id);
-  const kind = useView.getState().kinds.find((k) => k.kind === old?.move.kind);
+  const kind = kindOf(old);
   if (!old || !kind) return;
-  const region = twinOf(old.where.region);
-  const pass: Pass = { ...old, id: newId(), why: "", where: { ...old.where, region } };
-  edit((r) => {
-    r.passes.splice(r.passes.findIndex((p) => p.id === id) + 1, 0, pass);
-  });
-  open(pass, kind.stage);
+  duplicate([old], old.where.region).forEach((twin) => open(twin, kind.stage));
   settle();
 }
 
 /** All passes that work in a region once more, in one copy of it. */
 export function duplicatePlace(id: string) {
-  const now = recipe();
-  if (!now) return;
-  const region = twinOf(id);
-  const copies = now.passes
-    .filter((p) => p.where.region === id)
-    .map((p) => ({ of: p.id, pass: { ...p, id: newId(), why: "", where: { ...p.where, region } } }));
-  edit((r) => {
-    for (const { of, pass } of copies) r.passes.splice(r.passes.findIndex((p) => p.id === of) + 1, 0, pass);
-  });
+  duplicate(recipe()?.passes.filter((p) => p.where.region === id) ?? [], id);
   settle();
 }
 
@@ -121,24 +121,26 @@ export function removePass(id: string) {
   settle();
 }
 
-export function reorderPass(id: string, by: number) {
+/** Moves a pass in the order of work to where it then stands; not where there is no such place. */
+function place(id: string, where: (passes: Pass[], at: number) => number) {
   edit((r) => {
     const at = r.passes.findIndex((p) => p.id === id);
-    const to = at + by;
+    const to = where(r.passes, at);
     if (to >= 0 && to < r.passes.length) r.passes.splice(to, 0, ...r.passes.splice(at, 1));
   });
   settle();
 }
 
+export function reorderPass(id: string, by: number) {
+  place(id, (_, at) => at + by);
+}
+
 /** Puts a pass before another in the order of work. */
 export function movePass(id: string, before: string) {
-  edit((r) => {
-    const at = r.passes.findIndex((p) => p.id === id);
-    const [pass] = r.passes.splice(at, 1);
-    const to = r.passes.findIndex((p) => p.id === before);
-    if (pass) r.passes.splice(to < 0 ? at : to, 0, pass);
+  place(id, (passes, at) => {
+    const other = passes.findIndex((p) => p.id === before);
+    return at < other ? other - 1 : other;
   });
-  settle();
 }
 
 /** Puts passes together; a new group takes in the pass that asked for it. */

@@ -26,26 +26,32 @@ export function addRegion(name: string, ...parts: Part[]): string {
   return id;
 }
 
+/** A copy of a region, selected with its first part; not yet a step. Gives its id. */
+function copied(id: string, to: (old: Region) => Partial<Region>): string {
+  const old = recipe()?.regions.find((r) => r.id === id);
+  if (!old) return "";
+  const copy = { ...old, id: newId(), ...to(old) };
+  keep(copy);
+  return copy.id;
+}
+
 /** Duplicates a region, inverted where its opposite is wanted. */
 export function copyRegion(id: string, inverted: boolean) {
-  const old = recipe()?.regions.find((r) => r.id === id);
-  if (!old) return;
-  const name = inverted ? `Outside ${old.name}` : `${old.name}, copy`;
-  keep({ ...old, id: newId(), name, invert: inverted ? !old.invert : old.invert });
+  copied(id, ({ name, invert }) =>
+    inverted ? { name: `Outside ${name}`, invert: !invert } : { name: `${name}, copy` },
+  );
   settle();
 }
 
-/** A copy of a region for a pass that is duplicated, selected with its first part; not yet a step. */
+/** A copy of a region for a pass that is duplicated, under the next number; not yet a step. */
 export function twinOf(id: string): string {
-  const old = recipe()?.regions.find((r) => r.id === id);
-  if (!old) return "";
-  const bare = old.name.replace(/ \d+$/, "");
-  const names = recipe()?.regions.map((r) => r.name) ?? [];
-  let n = 2;
-  while (names.includes(`${bare} ${n}`)) n++;
-  const twin = { ...old, id: newId(), name: `${bare} ${n}` };
-  keep(twin);
-  return twin.id;
+  return copied(id, (old) => {
+    const bare = old.name.replace(/ \d+$/, "");
+    const names = recipe()?.regions.map((r) => r.name) ?? [];
+    let n = 2;
+    while (names.includes(`${bare} ${n}`)) n++;
+    return { name: `${bare} ${n}` };
+  });
 }
 
 /** Changes a region while a gesture is under way. */

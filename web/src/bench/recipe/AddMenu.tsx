@@ -15,66 +15,82 @@ export interface Addition {
   add: () => void;
 }
 
-/** The kinds of passes that a stage knows and the frames allow. */
-function useKindsToAdd(stages: string[]): Addition[] {
+/** The kinds of passes that a stage knows, or any, and that the frames allow. */
+function useKindsToAdd(stage: string | undefined): Addition[] {
   const all = useView((s) => s.kinds);
   const frames = useView((s) => s.sheet?.frames.length ?? 0);
   return all
-    .filter((k) => stages.includes(k.stage) && k.frames.length < 2)
+    .filter((k) => (!stage || k.stage === stage) && k.frames.length < 2)
     .filter((k) => k.frames.length === 0 || k.kind === "clear-casts" || frames > 1)
     .map((k) => ({ name: k.name, help: k.help, add: () => add(k) }));
 }
 
-/** One menu for all that can be added to some stages, each with a line of help. */
-export function AddMenu({ name, label, stages }: { name: string; label: string; stages: string[] }) {
+/** One menu for all that can be added, each with a line of help. */
+export function AddMenu({
+  name,
+  label,
+  stage,
+}: {
+  name: string;
+  label: string;
+  /** What can be added to this stage alone. */
+  stage?: string;
+}) {
   const [at, setAt] = useState<HTMLElement | null>(null);
-  // what was added has the focus, not the button
-  const [added, setAdded] = useState(false);
-  const region = useHand((s) => s.region);
-  const place = useHistory((s) => s.recipe?.regions.find((r) => r.id === region)?.name);
-  const kinds = useKindsToAdd(stages);
-  const lights = useLightsToAdd(stages);
-  const all = [...lights, ...kinds];
-  const open = (button: HTMLElement) => {
-    setAdded(false);
-    setAt(button);
-  };
   return (
     <>
-      <Button variant="contained" onClick={(e) => open(e.currentTarget)} aria-haspopup="menu">
+      <Button variant="contained" onClick={(e) => setAt(e.currentTarget)} aria-haspopup="menu">
         {name}
       </Button>
-      <Menu
-        anchorEl={at}
-        open={!!at}
-        onClose={() => setAt(null)}
-        disableRestoreFocus={added}
-        slotProps={{ list: { "aria-label": label, sx: { width: 276 } } }}
-      >
-        {place && (
-          <ListSubheader sx={{ lineHeight: "24px", fontSize: 12 }} aria-hidden>
-            In {place}
-          </ListSubheader>
-        )}
-        {all.map((a) => (
-          <MenuItem
-            key={a.name}
-            aria-label={a.name}
-            disabled={a.disabled}
-            sx={{ display: "block", whiteSpace: "normal" }}
-            onClick={() => {
-              setAdded(true);
-              setAt(null);
-              a.add();
-            }}
-          >
-            {a.name}
-            <Typography variant="caption" component="div">
-              {a.help}
-            </Typography>
-          </MenuItem>
-        ))}
-      </Menu>
+      {at && <Additions at={at} label={label} stage={stage} onClose={() => setAt(null)} />}
     </>
+  );
+}
+
+function Additions({
+  at,
+  label,
+  stage,
+  onClose,
+}: {
+  at: HTMLElement;
+  label: string;
+  stage: string | undefined;
+  onClose: () => void;
+}) {
+  const region = useHand((s) => s.region);
+  const place = useHistory((s) => s.recipe?.regions.find((r) => r.id === region)?.name);
+  const kinds = useKindsToAdd(stage);
+  const lights = useLightsToAdd(stage);
+  return (
+    <Menu
+      anchorEl={at}
+      open
+      onClose={onClose}
+      slotProps={{ list: { "aria-label": label, sx: { width: 276 } } }}
+    >
+      {place && (
+        <ListSubheader sx={{ lineHeight: "24px", fontSize: 12 }} aria-hidden>
+          In {place}
+        </ListSubheader>
+      )}
+      {[...lights, ...kinds].map((a) => (
+        <MenuItem
+          key={a.name}
+          aria-label={a.name}
+          disabled={a.disabled}
+          sx={{ display: "block", whiteSpace: "normal" }}
+          onClick={() => {
+            onClose();
+            a.add();
+          }}
+        >
+          {a.name}
+          <Typography variant="caption" component="div">
+            {a.help}
+          </Typography>
+        </MenuItem>
+      ))}
+    </Menu>
   );
 }

@@ -1,4 +1,5 @@
 import { Box, Typography } from "@mui/material";
+import type { Frame } from "../../api/types";
 import { look } from "../../theme";
 import { frameName } from "../frames";
 import { useView } from "../state/view";
@@ -13,7 +14,10 @@ const ROLES = [
   ["LAMPS_OFF", "lamps off"],
 ] as const;
 
-/** What the view is made of, and how well its frames lie over one another. */
+/** By how much a frame was moved onto the anchor, pixels at full size. */
+const moved = (f: Frame) => Math.hypot(f.movedX, f.movedY);
+
+/** The frames of the view, and how well they are lined up. */
 export function FramesStage() {
   const frames = useView((s) => s.sheet?.frames) ?? [];
   const said = ROLES.map(([role, word]) => [frames.filter((f) => f.role === role).length, word] as const)
@@ -46,7 +50,7 @@ export function FramesStage() {
             {frameName(f.id, frames)}
             {f.anchor ? ", the anchor" : ""}
             <Typography variant="caption" component="div" sx={{ color: f.sure ? look.soft : look.alarm }}>
-              {f.name} · {f.sure ? `moved ${Math.hypot(f.movedX, f.movedY).toFixed(2)} px` : "not lined up"}
+              {f.name} · {f.sure ? `moved ${moved(f).toFixed(2)} px` : "not lined up"}
             </Typography>
           </span>
         </Box>
@@ -59,13 +63,12 @@ export function FramesStage() {
 export function LinedUp() {
   const frames = useView((s) => s.sheet?.frames) ?? [];
   const anchor = frames.find((f) => f.anchor)?.id ?? "";
-  const moved = Math.max(...frames.map((f) => Math.hypot(f.movedX, f.movedY)));
   const lost = frames.filter((f) => !f.sure);
   return (
     <Typography component="div" sx={{ mb: 0.75 }}>
       {frames.length === 1
         ? "A single frame."
-        : `Lined up to ${frameName(anchor, frames)}, most moved ${moved.toFixed(2)} px.`}
+        : `Lined up to ${frameName(anchor, frames)}, most moved ${Math.max(...frames.map(moved)).toFixed(2)} px.`}
       {lost.length > 0 && (
         <span style={{ color: look.alarm }}> Could not line up {lost.map((f) => f.name).join(", ")}.</span>
       )}

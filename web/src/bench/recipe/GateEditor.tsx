@@ -29,10 +29,10 @@ const SLOPE = 0.1;
 /** A gate with one of its four numbers moved, as far as the others let it: it never collapses. */
 export function moved(gate: Gate, name: keyof Gate, v: number): Gate {
   const bounds = {
-    from: [FROM - 100, gate.full - SLOPE],
+    from: [-Infinity, gate.full - SLOPE],
     full: [gate.from + SLOPE, gate.fullTo],
     fullTo: [gate.full, gate.to - SLOPE],
-    to: [gate.fullTo + SLOPE, TO + 100],
+    to: [gate.fullTo + SLOPE, Infinity],
   } as const;
   const [least, most] = bounds[name];
   return { ...gate, [name]: Number(within(v, least, most).toFixed(3)) };

@@ -33,13 +33,13 @@ function useOffers() {
 type Offer = ReturnType<typeof useOffers>[number];
 
 /** The single lights that the frames let one take apart, and what a flash frame is good for. */
-export function useLightsToAdd(stages: string[]): Addition[] {
+export function useLightsToAdd(stage: string | undefined): Addition[] {
   const mix = useView((s) => s.kinds.find((k) => k.kind === "mix-light"));
   const share = useView((s) => s.kinds.find((k) => k.kind === "share-flash"));
   const used = useHistory(useShallow((s) => mixedPairs(s.recipe?.passes ?? [])));
   const offers = useOffers();
   const frames = useView((s) => s.sheet?.frames) ?? [];
-  if (!mix || !share || !stages.includes(mix.stage)) return [];
+  if (!mix || !share || (stage && stage !== mix.stage)) return [];
   const flashes = offers.filter((o) => frames.some((f) => f.id === o.with && f.role === "FLASH"));
   const region = () => useHand.getState().region;
   return [

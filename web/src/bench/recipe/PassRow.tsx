@@ -1,6 +1,6 @@
 import { memo } from "react";
 import { useHistory } from "../state/history";
-import { useView } from "../state/view";
+import { kindOf, useView } from "../state/view";
 import { PassCard } from "./PassCard";
 
 /** One pass by its id; only it is drawn again while one of its controls moves. */
@@ -13,6 +13,6 @@ export const PassRow = memo(function PassRow({
   movable?: boolean;
 }) {
   const pass = useHistory((s) => s.recipe?.passes.find((p) => p.id === id));
-  const kind = useView((s) => s.kinds.find((k) => k.kind === pass?.move.kind));
+  const kind = useView((s) => kindOf(pass, s));
   return pass && kind ? <PassCard pass={pass} kind={kind} movable={movable} /> : null;
 });

@@ -38,7 +38,7 @@ export function PassStage({ name }: { name: string }) {
   return (
     <Section name={name} note={ids.length > 0 && <HoldBefore of={name} label={`the stage ${name}`} />}>
       <StageButtons>
-        <AddMenu name="Add …" label={`Add to ${name}`} stages={[name]} />
+        <AddMenu name="Add …" label={`Add to ${name}`} stage={name} />
         <Propose stage={name} />
         {Helper && <Helper />}
       </StageButtons>

@@ -2,8 +2,8 @@ import { Tab, Tabs } from "@mui/material";
 import { useShallow } from "zustand/react/shallow";
 import { look } from "../../theme";
 import { useHistory } from "../state/history";
-import { openStage, STAGES, stagesOfPasses, useRail, WHOLE } from "../state/rail";
-import { useView } from "../state/view";
+import { openStage, STAGES, useRail, WHOLE } from "../state/rail";
+import { kindOf, useView } from "../state/view";
 import { useFaultStages } from "../watch/findings";
 import { count } from "../words";
 
@@ -11,12 +11,11 @@ const ALL = { key: "A", name: WHOLE };
 
 /** How many passes each stage has. */
 function useCounts(): Record<string, number> {
-  const kinds = useView((s) => s.kinds);
   return useHistory(
     useShallow((s) => {
       const counts: Record<string, number> = {};
       for (const pass of s.recipe?.passes ?? []) {
-        const stage = kinds.find((k) => k.kind === pass.move.kind)?.stage ?? "";
+        const stage = kindOf(pass)?.stage ?? "";
         counts[stage] = (counts[stage] ?? 0) + 1;
       }
       return counts;
@@ -30,7 +29,7 @@ export function Rail() {
   const counts = useCounts();
   const faults = useFaultStages();
   const kinds = useView((s) => s.kinds);
-  const there = [...STAGES.slice(0, 2), ...stagesOfPasses(kinds)];
+  const there = STAGES.filter((s) => !s.passes || kinds.some((k) => k.stage === s.name));
   return (
     <Tabs
       orientation="vertical"

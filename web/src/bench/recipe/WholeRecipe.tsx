@@ -1,9 +1,9 @@
 import { Box, Typography } from "@mui/material";
 import { useShallow } from "zustand/react/shallow";
-import type { Kind, Recipe } from "../../api/types";
-import { useHistory } from "../state/history";
-import { openStage, stagesOfPasses } from "../state/rail";
-import { useView } from "../state/view";
+import type { Recipe } from "../../api/types";
+import { recipe as now, useHistory } from "../state/history";
+import { openStage, STAGES } from "../state/rail";
+import { kindOf, useView } from "../state/view";
 import { count } from "../words";
 import { LinedUp } from "./FramesStage";
 import { GroundCard } from "./GroundCard";
@@ -18,10 +18,10 @@ interface Run {
 }
 
 /** The passes in the order in which they work, cut where the stage changes. */
-function runs(recipe: Recipe | undefined, kinds: Kind[]): Run[] {
+function runs(recipe: Recipe | undefined): Run[] {
   const out: Run[] = [];
   for (const pass of recipe?.passes ?? []) {
-    const stage = kinds.find((k) => k.kind === pass.move.kind)?.stage ?? "";
+    const stage = kindOf(pass)?.stage ?? "";
     const last = out.at(-1);
     if (last?.stage === stage) last.passes.push(pass.id);
     else out.push({ stage, passes: [pass.id] });
@@ -33,8 +33,6 @@ function runs(recipe: Recipe | undefined, kinds: Kind[]): Run[] {
 export function WholeRecipe() {
   const kinds = useView((s) => s.kinds);
   const ids = useHistory(useShallow((s) => s.recipe?.passes.map((p) => p.id) ?? []));
-  const recipe = useHistory.getState().recipe;
-  const all = runs(recipe, kinds);
   return (
     <>
       <Section name="Whole recipe" note={count(ids.length, "pass", "passes")}>
@@ -43,7 +41,7 @@ export function WholeRecipe() {
       <Section name="Ground">
         <GroundCard />
       </Section>
-      {all.map((run) => (
+      {runs(now()).map((run) => (
         <Section key={run.passes[0]} name={run.stage}>
           {run.passes.map((id) => (
             <PassRow key={id} id={id} movable />
@@ -54,7 +52,7 @@ export function WholeRecipe() {
       {ids.length === 0 && (
         <Box sx={{ px: 1.5, py: 1 }}>
           <Typography color="text.secondary">No passes yet. Open a stage and add one:</Typography>
-          {stagesOfPasses(kinds).map((s) => (
+          {STAGES.filter((s) => s.passes && kinds.some((k) => k.stage === s.name)).map((s) => (
             <Box
               key={s.name}
               component="button"

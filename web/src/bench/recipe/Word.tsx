@@ -22,7 +22,7 @@ export function Word({
   text: string;
   label: string;
   tint?: Tint;
-  /** A region that is shown on the picture while the pointer or the focus is on the word. */
+  /** A region that is shown on the picture while the pointer is on the word. */
   over?: string;
   children: (close: () => void) => ReactNode;
 }) {

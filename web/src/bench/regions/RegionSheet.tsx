@@ -13,7 +13,6 @@ import { move, settle } from "../state/gesture";
 import { AddMenu } from "../recipe/AddMenu";
 import { chooseRegion, take, useHand } from "../state/hand";
 import { useHistory } from "../state/history";
-import { STAGES } from "../state/rail";
 import { complain } from "../state/view";
 import { count } from "../words";
 import { PartRow } from "./PartRow";
@@ -38,8 +37,6 @@ const REFINE = [
   { name: "density", label: "Density", unit: "%", from: 0, to: 1, step: 0.01, defaultValue: 1, help: "" },
 ] as const;
 
-const PLACES = STAGES.map((s) => s.name);
-
 /** The sheet of the selected region over the recipe: the tools, its parts, and its refinement. */
 export function RegionSheet() {
   const { region: chosen, sheet } = useHand(useShallow((s) => ({ region: s.region, sheet: s.sheet })));
@@ -63,7 +60,7 @@ export function RegionSheet() {
     >
       <Head region={region} />
       <Box sx={{ display: "flex", gap: 0.75, mb: 0.75 }}>
-        <AddMenu name="Use it in …" label="Use the region in a new pass" stages={PLACES} />
+        <AddMenu name="Use it in …" label="Use the region in a new pass" />
         {used > 0 && (
           <Button onClick={() => duplicatePlace(region.id)}>
             Duplicate with {count(used, "pass", "passes")}

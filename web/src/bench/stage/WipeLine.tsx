@@ -1,4 +1,5 @@
 import { Box } from "@mui/material";
+import { useDrag } from "@use-gesture/react";
 import { within } from "../../kit/numbers";
 import { look } from "../../theme";
 import { useGesture } from "../state/gesture";
@@ -11,8 +12,16 @@ export function WipeLine() {
   const at = useWipe((s) => s.at);
   const hidden = useGesture((s) => !!s.before);
   const alone = useViewport((s) => s.alone);
-  if (!on || hidden || alone) return null;
   const put = (to: number) => useWipe.setState({ at: within(to, 0, 1) });
+  const drag = useDrag(
+    ({ xy: [x], currentTarget, event }) => {
+      event.stopPropagation();
+      const box = (currentTarget as HTMLElement).parentElement?.getBoundingClientRect();
+      if (box) put((x - box.left) / box.width);
+    },
+    { pointer: { capture: true, keys: false } },
+  );
+  if (!on || hidden || alone) return null;
   return (
     <Box
       role="slider"
@@ -28,16 +37,7 @@ export function WipeLine() {
         e.preventDefault();
         put(at + by);
       }}
-      onPointerDown={(e) => {
-        e.stopPropagation();
-        e.currentTarget.setPointerCapture(e.pointerId);
-      }}
-      onPointerMove={(e) => {
-        if (e.buttons !== 1) return;
-        e.stopPropagation();
-        const box = e.currentTarget.parentElement?.getBoundingClientRect();
-        if (box) put((e.clientX - box.left) / box.width);
-      }}
+      {...drag()}
       sx={{
         position: "absolute",
         top: 0,

@@ -5,7 +5,7 @@ import { inOrder } from "./board";
 import { ALL, ANCHOR, useGesture } from "./gesture";
 import { useHistory } from "./history";
 import { dropMask, keepThumbs, STAGE, takeMask, thumbSlot, useMasks, wanted } from "./masks";
-import { complain, fullSize, useView } from "./view";
+import { complain, fullSize, kindOf, useView } from "./view";
 import { geometry, seen, show, useViewport } from "./viewport";
 import { takeBefore, useWipe } from "./wipe";
 
@@ -73,8 +73,7 @@ function askThumb(recipe: Recipe, region: Region) {
 /** Whether a pass is left out of the picture while its before is looked at. */
 function leftOut(pass: Pass): boolean {
   const { before } = useGesture.getState();
-  const stage = useView.getState().kinds.find((k) => k.kind === pass.move.kind)?.stage;
-  return before === ALL || before === pass.id || before === stage;
+  return before === ALL || before === pass.id || before === kindOf(pass)?.stage;
 }
 
 /** Asks for the picture as it now stands: coarse while a control moves, where sharp takes too long. */

@@ -1,25 +1,18 @@
 import { create } from "zustand";
 
-/** The stages of the work with their keys, in the order of work. */
+/** The stages of the work with their keys, in the order of work, and whether they hold passes. */
 export const STAGES = [
-  { key: "1", name: "Frames" },
-  { key: "2", name: "Ground" },
-  { key: "3", name: "Windows" },
-  { key: "4", name: "Lights" },
-  { key: "5", name: "Tone" },
-  { key: "6", name: "Colour" },
-  { key: "7", name: "Air" },
-  { key: "8", name: "Balance" },
-  { key: "9", name: "Mend" },
-  { key: "0", name: "Finish" },
+  { key: "1", name: "Frames", passes: false },
+  { key: "2", name: "Ground", passes: false },
+  { key: "3", name: "Windows", passes: true },
+  { key: "4", name: "Lights", passes: true },
+  { key: "5", name: "Tone", passes: true },
+  { key: "6", name: "Colour", passes: true },
+  { key: "7", name: "Air", passes: true },
+  { key: "8", name: "Balance", passes: true },
+  { key: "9", name: "Mend", passes: true },
+  { key: "0", name: "Finish", passes: true },
 ];
-
-/** The stages that hold no passes. */
-const BEFORE_PASSES = ["Frames", "Ground"];
-
-/** The stages that hold passes, of those that a catalogue knows. */
-export const stagesOfPasses = (kinds: { stage: string }[]) =>
-  STAGES.filter((s) => !BEFORE_PASSES.includes(s.name) && kinds.some((k) => k.stage === s.name));
 
 /** The whole recipe, to be read and reordered. */
 export const WHOLE = "All";

@@ -1,5 +1,5 @@
 import { create } from "zustand";
-import type { Kind, Numbered, ViewSheet } from "../../api/types";
+import type { Kind, Numbered, Pass, ViewSheet } from "../../api/types";
 
 /** The view that one sits at, what the product can do, and how the line to the server stands. */
 export interface ViewState {
@@ -20,6 +20,11 @@ export const useView = create<ViewState>(() => start);
 
 export function resetView() {
   useView.setState(start, true);
+}
+
+/** The kind of a pass, from the catalogue. */
+export function kindOf(pass: Pass | undefined, { kinds } = useView.getState()): Kind | undefined {
+  return kinds.find((k) => k.kind === pass?.move.kind);
 }
 
 /** Says what went wrong; nothing takes it off the screen. */

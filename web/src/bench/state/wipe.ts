@@ -13,17 +13,12 @@ const start: WipeState = { on: false, at: 0.5 };
 
 export const useWipe = create<WipeState>(() => start);
 
-export function resetWipe() {
+/** Lets go of the other side that there is, for another one or none. */
+function put(to: Pick<WipeState, "before"> & Partial<WipeState>) {
   useWipe.getState().before?.image.close();
-  useWipe.setState(start, true);
+  useWipe.setState(to);
 }
 
-export function wipe(on: boolean) {
-  useWipe.getState().before?.image.close();
-  useWipe.setState({ on, before: undefined });
-}
-
-export function takeBefore(image: ImageBitmap, raster: Raster) {
-  useWipe.getState().before?.image.close();
-  useWipe.setState({ before: { image, raster } });
-}
+export const resetWipe = () => put({ ...start, before: undefined });
+export const wipe = (on: boolean) => put({ on, before: undefined });
+export const takeBefore = (image: ImageBitmap, raster: Raster) => put({ before: { image, raster } });

@@ -7,7 +7,7 @@ import { take } from "../state/hand";
 import { useHelpers } from "../state/helpers";
 import { recipe as now } from "../state/history";
 import { openStage, WHOLE } from "../state/rail";
-import { useView } from "../state/view";
+import { kindOf } from "../state/view";
 import { useViewport } from "../state/viewport";
 import { usePlace } from "../stage/place";
 import { useFindings } from "./findings";
@@ -30,24 +30,22 @@ function mend(f: Finding) {
     focusSoon('[aria-label^="Calm: "]');
     return;
   }
-  openStage(useView.getState().kinds.find((k) => k.kind === pass.move.kind)?.stage ?? WHOLE);
+  openStage(kindOf(pass)?.stage ?? WHOLE);
   const edge = f.mends === "region edge";
   take({ pass: pass.id, region: pass.where.region, part: "", sheet: edge });
   focusSoon(`[role="slider"][aria-label="${edge ? "Follow edges" : controlLabel(pass, f.mends)}"]`);
 }
 
 function controlLabel(pass: Pass, name: string): string {
-  const kind = useView.getState().kinds.find((k) => k.kind === pass.move.kind);
-  return kind?.controls.find((c) => c.name === name)?.label ?? "Strength";
+  return kindOf(pass)?.controls.find((c) => c.name === name)?.label ?? "Strength";
 }
 
 /** What mends it, in words. */
 function cure(f: Finding): string {
   const recipe = now();
-  const { kinds } = useView.getState();
   const pass = recipe?.passes.find((p) => p.id === f.pass);
   if (!pass) return `the ground: ${f.mends}`;
-  const kind = kinds.find((k) => k.kind === pass.move.kind);
+  const kind = kindOf(pass);
   const region = recipe?.regions.find((r) => r.id === pass.where.region);
   if (f.mends === "region edge") return `edge of ${region?.name ?? "the region"}`;
   return `${kind?.name.toLowerCase()}: ${controlLabel(pass, f.mends).toLowerCase()}`;

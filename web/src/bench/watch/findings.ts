@@ -3,21 +3,22 @@ import { data, server } from "../../api/client";
 import { useGesture } from "../state/gesture";
 import { useHelpers } from "../state/helpers";
 import { recipe as now, useHistory } from "../state/history";
-import { useView } from "../state/view";
+import { kindOf, useView } from "../state/view";
 
 /** Faults in the picture on the bench while it is watched; asked for once a gesture is over. */
 export function useFindings() {
   const id = useView((s) => s.sheet?.id) ?? "";
   const watching = useHelpers((s) => s.watching);
-  const moving = useGesture((s) => s.moving);
-  const body = useHistory((s) => s.settled);
+  // what is not watched costs nothing
+  const moving = useGesture((s) => watching && s.moving);
+  const body = useHistory((s) => (watching ? s.settled : undefined));
   return useQuery({
     queryKey: ["watch", id, body],
     queryFn: () => {
       if (!body) throw new Error("There is no recipe yet.");
       return data(server.POST("/api/views/{id}/watch", { params: { path: { id } }, body }));
     },
-    enabled: watching && !moving && !!id && !!body,
+    enabled: !moving && !!id && !!body,
     placeholderData: (before) => before,
     staleTime: Infinity,
     gcTime: 10_000,
@@ -28,10 +29,6 @@ export function useFindings() {
 export function useFaultStages(): string[] {
   const watching = useHelpers((s) => s.watching);
   const found = useFindings();
-  const kinds = useView((s) => s.kinds);
   if (!watching) return [];
-  return (found.data ?? []).map((f) => {
-    const pass = now()?.passes.find((p) => p.id === f.pass);
-    return kinds.find((k) => k.kind === pass?.move.kind)?.stage ?? "Ground";
-  });
+  return (found.data ?? []).map((f) => kindOf(now()?.passes.find((p) => p.id === f.pass))?.stage ?? "Ground");
 }

@@ -25,11 +25,26 @@ final class Entered implements AutoCloseable {
   }
 
   Entered(TestServer at) {
+    this(at, true);
+  }
+
+  private Entered(TestServer at, boolean signedIn) {
     server = at;
     PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE);
     page.context().setDefaultTimeout(PATIENCE);
     page.navigate(server.url());
-    Chromium.signIn(page);
+    if (signedIn) {
+      Chromium.signIn(page);
+    }
+  }
+
+  /** Before the door: at the small demo card, signed in as nobody. */
+  static Entered not(String database) {
+    return new Entered(new TestServer(database), false);
+  }
+
+  String url() {
+    return server.url();
   }
 
   @Override

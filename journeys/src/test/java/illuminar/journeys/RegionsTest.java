@@ -32,7 +32,7 @@ class RegionsTest {
   }
 
   private static Locator region(String name) {
-    return bench.button("Region " + name);
+    return bench.region(name);
   }
 
   @Test

@@ -47,12 +47,12 @@ class OpeningTest {
 
   private static Line.Answer draft(TestServer server, Visitor visitor, String view, double scale)
       throws InterruptedException {
-    return ask(new Line(), server, visitor, view, scale).next();
+    return ask(server, visitor, view, scale).next();
   }
 
   /** Joins and asks, without waiting for the answer. */
-  private static Line ask(
-      Line line, TestServer server, Visitor visitor, String view, double scale) {
+  private static Line ask(TestServer server, Visitor visitor, String view, double scale) {
+    Line line = new Line();
     JsonNode recipe = visitor.json("/api/views/" + view + "/recipe").path("recipe");
     JsonNode sheet = visitor.json("/api/views/" + view);
     int width = (int) (sheet.path("width").asInt() * scale);
@@ -114,7 +114,7 @@ class OpeningTest {
       visitor.moved(server.url());
       List<Line> waiting = new ArrayList<>();
       for (int k = 0; k < 3; k++) {
-        waiting.add(ask(new Line(), server, visitor, view, 0.125));
+        waiting.add(ask(server, visitor, view, 0.125));
       }
       for (Line line : waiting) {
         JsonNode head = line.next().head();

@@ -6,8 +6,6 @@ import illuminar.files.Legend;
 import illuminar.files.PictureReader;
 import illuminar.files.PictureWriter;
 import illuminar.server.storage.Store;
-import illuminar.server.storage.StoreAway;
-import illuminar.server.storage.WrittenWhole;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.net.URI;
@@ -19,7 +17,6 @@ import java.time.Duration;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
-import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.locks.LockSupport;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -44,29 +41,17 @@ class TroubleTest {
     @Bean
     @Primary
     Store small(@Qualifier("store") Store usual) {
-      return new Store() {
+      return new ShakyStore(usual) {
         @Override
-        public synchronized void write(
-            String name, WrittenWhole.Step write, WrittenWhole.Step check) throws IOException {
+        synchronized void fail(String name) throws IOException {
           if (++kept > 3) {
             throw new IOException("No space left on device");
           }
-          usual.write(name, write, check);
-        }
-
-        @Override
-        public boolean has(String name) throws IOException {
-          return usual.has(name);
         }
 
         @Override
         public void letGo(String name) {
           throw new UnsupportedOperationException();
-        }
-
-        @Override
-        public Path find(String name) throws IOException {
-          return usual.find(name);
         }
       };
     }
@@ -88,55 +73,6 @@ class TroubleTest {
       String view = visitor.json("/api/shoots/" + shoot).at("/views/0/id").asString();
       assertThat(visitor.json("/api/views/" + view).path("frames")).hasSize(3);
       assertThat(server.card().resolve("FWH_0119.JPG")).exists();
-    }
-  }
-
-  /** A store that is away twice, as one on another machine may be. */
-  static class StoreAwayTwice {
-    private static final AtomicInteger LEFT = new AtomicInteger(2);
-
-    @Bean
-    @Primary
-    Store shaky(@Qualifier("store") Store usual) {
-      return new Store() {
-        @Override
-        public void write(String name, WrittenWhole.Step write, WrittenWhole.Step check)
-            throws IOException {
-          if (LEFT.getAndDecrement() > 0) {
-            throw new StoreAway(name, new IOException("nobody there"));
-          }
-          usual.write(name, write, check);
-        }
-
-        @Override
-        public boolean has(String name) throws IOException {
-          return usual.has(name);
-        }
-
-        @Override
-        public void letGo(String name) throws IOException {
-          usual.letGo(name);
-        }
-
-        @Override
-        public Path find(String name) throws IOException {
-          return usual.find(name);
-        }
-      };
-    }
-  }
-
-  @Test
-  void anIntakeWaitsForAStoreThatIsAway() {
-    try (TestServer server =
-        new TestServer(
-            "trouble_store", Path.of("../demo/small/instrument-room"), StoreAwayTwice.class)) {
-      Visitor visitor = new Visitor(server.url()).signedIn();
-      String shoot = visitor.demoShoot();
-      JsonNode job = visitor.done(shoot, visitor.takeInCard(shoot).path("id").asString());
-      assertThat(job.path("state").asString()).isEqualTo("DONE");
-      assertThat(job.path("problems")).isEmpty();
-      assertThat(StoreAwayTwice.LEFT.get()).isLessThan(0);
     }
   }
 

@@ -1,6 +1,7 @@
 package illuminar.benchmarks.campaign;
 
 import illuminar.benchmarks.running.Cards;
+import illuminar.benchmarks.running.Photographer;
 import illuminar.files.Legend;
 import illuminar.files.PictureWriter;
 import illuminar.server.Visitor;
@@ -109,11 +110,7 @@ final class BadFiles implements Trial {
         Files.write(folder.resolve(BAD + e.getKey()), e.getValue());
       }
       long start = System.nanoTime();
-      String shoot =
-          Visitor.JSON
-              .readTree(visitor.post("/api/shoots", "{\"name\":\"Bad\"}").body())
-              .path("id")
-              .asString();
+      String shoot = new Photographer(visitor).newShoot("Bad");
       HttpResponse<String> seen = visitor.get("/api/shoots/" + shoot + "/waiting");
       double each = (System.nanoTime() - start) / 1e9 / bad.size();
       if (each > SLOWEST_S || seen.statusCode() != 200) {

@@ -1,5 +1,6 @@
 package illuminar.benchmarks.campaign;
 
+import illuminar.benchmarks.running.Photographer;
 import illuminar.server.Visitor;
 import java.util.ArrayList;
 import java.util.List;
@@ -31,9 +32,7 @@ final class Orders implements Runnable {
   }
 
   private void takeInAndDeliver() {
-    JsonNode shoot =
-        Visitor.JSON.readTree(visitor.post("/api/shoots", "{\"name\":\"Fault\"}").body());
-    String id = shoot.path("id").asString();
+    String id = new Photographer(visitor).newShoot("Fault");
     if (id.isEmpty() || !visitor.takeInCard(id).has("id")) {
       LockSupport.parkNanos(100_000_000L);
       return;

@@ -12,6 +12,7 @@ import java.util.function.UnaryOperator;
 import java.util.regex.MatchResult;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /**
  * The words of a move: its order and what follows it, with its numbers, as {@link Kind#sentence}
@@ -56,21 +57,16 @@ final class Phrases {
     if (bare()) {
       return kind.says().stream().allMatch(this::neutral);
     }
-    return TOKEN
-        .matcher(kind.sentence())
-        .results()
-        .map(m -> number(m.group(1)))
-        .flatMap(Optional::stream)
-        .anyMatch(c -> c.neutral() != c.defaultValue() && off(c) == 0);
+    return numbers(kind.sentence()).anyMatch(c -> c.neutral() != c.defaultValue() && off(c) == 0);
   }
 
   private boolean neutral(String clause) {
-    return TOKEN
-        .matcher(clause)
-        .results()
-        .map(m -> number(m.group(1)))
-        .flatMap(Optional::stream)
-        .allMatch(c -> off(c) == 0);
+    return numbers(clause).allMatch(c -> off(c) == 0);
+  }
+
+  /** The numbers that a template says. */
+  private Stream<NumberControl> numbers(String template) {
+    return TOKEN.matcher(template).results().map(m -> number(m.group(1))).flatMap(Optional::stream);
   }
 
   private Optional<NumberControl> number(String name) {

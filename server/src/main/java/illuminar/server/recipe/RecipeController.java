@@ -9,6 +9,11 @@ import illuminar.server.account.Member;
 import illuminar.server.web.Problem;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.responses.ApiResponse;
+import java.lang.annotation.ElementType;
+import java.lang.annotation.Retention;
+import java.lang.annotation.RetentionPolicy;
+import java.lang.annotation.Target;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
@@ -87,22 +92,26 @@ class RecipeController {
         .toList();
   }
 
+  /** Described as what it is, since it is written by {@link RecipeJson}. */
+  @ApiResponse(
+      responseCode = "200",
+      content = @Content(schema = @Schema(ref = "#/components/schemas/RecipeState")))
+  @Target(ElementType.METHOD)
+  @Retention(RetentionPolicy.RUNTIME)
+  private @interface AnswersState {}
+
   private static String words(String kind) {
     return Character.toUpperCase(kind.charAt(0)) + kind.substring(1).replace('-', ' ');
   }
 
   @GetMapping(value = "/views/{id}/recipe", produces = MediaType.APPLICATION_JSON_VALUE)
-  @io.swagger.v3.oas.annotations.responses.ApiResponse(
-      responseCode = "200",
-      content = @Content(schema = @Schema(ref = "#/components/schemas/RecipeState")))
+  @AnswersState
   ResponseEntity<String> get(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
     return answer(service.state(member.studio(), id));
   }
 
   @PutMapping(value = "/views/{id}/recipe", produces = MediaType.APPLICATION_JSON_VALUE)
-  @io.swagger.v3.oas.annotations.responses.ApiResponse(
-      responseCode = "200",
-      content = @Content(schema = @Schema(ref = "#/components/schemas/RecipeState")))
+  @AnswersState
   ResponseEntity<String> put(
       @AuthenticationPrincipal Member member,
       @PathVariable UUID id,
@@ -115,9 +124,7 @@ class RecipeController {
   }
 
   @PostMapping(value = "/views/{id}/undo", produces = MediaType.APPLICATION_JSON_VALUE)
-  @io.swagger.v3.oas.annotations.responses.ApiResponse(
-      responseCode = "200",
-      content = @Content(schema = @Schema(ref = "#/components/schemas/RecipeState")))
+  @AnswersState
   ResponseEntity<String> undo(
       @AuthenticationPrincipal Member member,
       @PathVariable UUID id,
@@ -126,9 +133,7 @@ class RecipeController {
   }
 
   @PostMapping(value = "/views/{id}/redo", produces = MediaType.APPLICATION_JSON_VALUE)
-  @io.swagger.v3.oas.annotations.responses.ApiResponse(
-      responseCode = "200",
-      content = @Content(schema = @Schema(ref = "#/components/schemas/RecipeState")))
+  @AnswersState
   ResponseEntity<String> redo(
       @AuthenticationPrincipal Member member,
       @PathVariable UUID id,
@@ -142,9 +147,7 @@ class RecipeController {
   }
 
   @PostMapping(value = "/views/{id}/history/{number}", produces = MediaType.APPLICATION_JSON_VALUE)
-  @io.swagger.v3.oas.annotations.responses.ApiResponse(
-      responseCode = "200",
-      content = @Content(schema = @Schema(ref = "#/components/schemas/RecipeState")))
+  @AnswersState
   ResponseEntity<String> go(
       @AuthenticationPrincipal Member member,
       @PathVariable UUID id,

@@ -186,14 +186,10 @@ public class RecipeService {
       parents.put(line.number(), line.parent());
       newest.putIfAbsent(line.parent(), line.number());
     }
+    // back to where it began, and on to where redo leads
     Set<Integer> way = new HashSet<>();
-    for (Integer at = view.currentRevision(); at != null && way.add(at); at = parents.get(at)) {
-      // back to where it began
-    }
-    Integer ahead = newest.get(view.currentRevision());
-    for (; ahead != null && way.add(ahead); ahead = newest.get(ahead)) {
-      // and on to where redo leads
-    }
+    follow(parents, view.currentRevision(), way);
+    follow(newest, newest.get(view.currentRevision()), way);
     return lines.stream()
         .map(
             l ->
@@ -204,6 +200,13 @@ public class RecipeService {
                     l.number() == view.currentRevision(),
                     !way.contains(l.number())))
         .toList();
+  }
+
+  private static void follow(Map<Integer, Integer> next, Integer from, Set<Integer> way) {
+    Integer at = from;
+    while (at != null && way.add(at)) {
+      at = next.get(at);
+    }
   }
 
   /** Goes to any step of the history; those after it stay. */

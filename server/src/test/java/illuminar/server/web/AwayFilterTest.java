@@ -3,6 +3,7 @@ package illuminar.server.web;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import java.io.IOException;
 import java.sql.SQLRecoverableException;
@@ -31,22 +32,27 @@ class AwayFilterTest {
     }
   }
 
-  private void after(Exception e) throws Exception {
+  /** An answer is written, and then something fails. */
+  private void after(FilterChain failing) throws Exception {
     filter.doFilter(
         new MockHttpServletRequest("GET", "/api/shoots"),
         response,
         (request, answer) -> {
           write("{\"shoots\":[]}");
-          if (e instanceof ServletException servlet) {
-            throw servlet;
-          }
-          throw (RuntimeException) e;
+          failing.doFilter(request, answer);
         });
+  }
+
+  private static TransactionSystemException away(String doing) {
+    return new TransactionSystemException(doing, new SQLRecoverableException("closed"));
   }
 
   @Test
   void anAnswerWhoseSessionCannotBeKeptIsTakenBack() throws Exception {
-    after(new TransactionSystemException("commit", new SQLRecoverableException("closed")));
+    after(
+        (request, answer) -> {
+          throw away("commit");
+        });
     assertThat(response.getStatus()).isEqualTo(503);
     assertThat(response.getContentAsString()).isEqualTo("{\"detail\":\"away\"}");
   }
@@ -57,16 +63,21 @@ class AwayFilterTest {
   @Test
   void anAnswerThatFailsWhileItIsWrittenIsGivenAnew() throws Exception {
     after(
-        new ServletException(
-            "Request processing failed",
-            new TransactionSystemException("rollback", new SQLRecoverableException("closed"))));
+        (request, answer) -> {
+          throw new ServletException("Request processing failed", away("rollback"));
+        });
     assertThat(response.getStatus()).isEqualTo(503);
     assertThat(response.getContentAsString()).isEqualTo("{\"detail\":\"away\"}");
   }
 
   @Test
   void anythingElseIsNoOutage() {
-    assertThatThrownBy(() -> after(new IllegalArgumentException("wrong")))
+    assertThatThrownBy(
+            () ->
+                after(
+                    (request, answer) -> {
+                      throw new IllegalArgumentException("wrong");
+                    }))
         .isInstanceOf(IllegalArgumentException.class);
   }
 }
