@@ -4,7 +4,7 @@ export { coarser, piece, placed, pulled } from "./bench/geometry";
 export { bestMeasure, frameName, nearest, pairedFlash, step } from "./bench/frames";
 export { Steps } from "./bench/state/steps";
 export { readPath, simplified, writePath } from "./bench/tools/path";
-export { gateWords, isAll, kelvin } from "./bench/words";
+export { gateWords, isAll, kelvin, mired } from "./bench/words";
 export {
   arrangement,
   changed,
@@ -16,6 +16,6 @@ export {
   split,
   takeOut,
 } from "./arrange/plan";
-export { amount, entered, held, typedNumber, within, worded } from "./kit/numbers";
+export { amount, entered, factor, held, typedNumber, within, worded } from "./kit/numbers";
 export { sentenceText } from "./bench/sentence";
 export { shifted } from "./contacts/order";

@@ -1,7 +1,4 @@
 import { lazy, type ComponentType, type ReactNode } from "react";
-import { Account } from "./account/Account";
-import { Bin } from "./bin/Bin";
-import { Contacts } from "./contacts/Contacts";
 import { NotThere } from "./kit/NotThere";
 import { Shoots } from "./shoots/Shoots";
 
@@ -11,13 +8,18 @@ function later<K extends string>(load: () => Promise<Record<K, ComponentType>>, 
 }
 
 const bench = () => import("./bench/Bench");
+const contacts = () => import("./contacts/Contacts");
+const Account = later(() => import("./account/Account"), "Account");
 const Bench = later(bench, "Bench");
+const Bin = later(() => import("./bin/Bin"), "Bin");
+const Contacts = later(contacts, "Contacts");
 const Delivery = later(() => import("./delivery/Delivery"), "Delivery");
 const Intake = later(() => import("./intake/Intake"), "Intake");
 const Regroup = later(() => import("./regroup/Regroup"), "Regroup");
 
 /** Loads what a screen will need before it is opened, once there is time. */
 export function loadAhead() {
+  void contacts();
   void bench();
 }
 

@@ -47,7 +47,7 @@ export const theme = createTheme({
   components: {
     MuiCssBaseline: {
       styleOverrides: {
-        body: { fontVariantNumeric: "tabular-nums", overflow: "hidden" },
+        body: { fontVariantNumeric: "tabular-nums", overflow: "auto" },
         "html, body, #root": { height: "100%" },
         ":focus-visible": { outline: `2px solid ${look.amber}`, outlineOffset: 1 },
       },

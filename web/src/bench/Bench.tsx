@@ -13,13 +13,18 @@ import { Ladder } from "./ladder/Ladder";
 import { Readings } from "./readings/Readings";
 import { RecipePanel } from "./recipe/RecipePanel";
 import { Shelf } from "./regions/Shelf";
+import { Beside } from "./stage/Beside";
 import { Stage } from "./stage/Stage";
 import { ALL, ANCHOR, useGesture } from "./state/gesture";
 import { recipe, resolve, unsaved, useHistory } from "./state/history";
 import { sit } from "./state/sitting";
 import { complain, kindOf, useView } from "./state/view";
 import { useViewport } from "./state/viewport";
+import { useWipe } from "./state/wipe";
 import { WatchList } from "./watch/Watch";
+
+/** Below this size, as at 200 % zoom on a small screen, the bench is scrolled rather than cut. */
+const LEAST = { minWidth: 1000, minHeight: 640 };
 
 /** Where a view is worked on. */
 export function Bench() {
@@ -36,7 +41,7 @@ function Open() {
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
   return (
     <DndContext sensors={sensors} collisionDetection={pointerWithin}>
-      <Box sx={{ height: "100%", display: "flex", flexDirection: "column" }}>
+      <Box sx={{ height: "100%", ...LEAST, display: "flex", flexDirection: "column" }}>
         <BenchBar onHelp={list} />
         <Box
           component="main"
@@ -56,7 +61,7 @@ function Open() {
               position: "relative",
             }}
           >
-            <Stage />
+            <Stages />
             <Shelf />
             <WatchList />
             <Board />
@@ -71,6 +76,17 @@ function Open() {
         <Leaving />
       </Box>
     </DndContext>
+  );
+}
+
+/** The picture, beside the camera's where that is wanted. */
+function Stages() {
+  const beside = useWipe((s) => s.mode === "beside");
+  return (
+    <Box sx={{ display: "grid", gridTemplateColumns: beside ? "1fr 1fr" : "1fr", minWidth: 0, minHeight: 0 }}>
+      {beside && <Beside />}
+      <Stage />
+    </Box>
   );
 }
 

@@ -20,7 +20,7 @@ import { help, useHelpers } from "./state/helpers";
 import { redo, undo, useHistory } from "./state/history";
 import { usePlace } from "./stage/place";
 import { useView } from "./state/view";
-import { useWipe, wipe } from "./state/wipe";
+import { against, useWipe, type Against } from "./state/wipe";
 import { HistoryList } from "./HistoryList";
 import { surround, useViewport, zoomFit, zoomTo, type Surround } from "./state/viewport";
 
@@ -50,7 +50,7 @@ export function BenchBar({ onHelp }: { onHelp: () => void }) {
       </Box>
       <Steps />
       <HistoryList />
-      <Wipe />
+      <CameraAgainst />
       <Tooltip title="Hold for the anchor as the camera made it (B); with Shift for the ground alone">
         <Button
           onPointerDown={(e) => showBefore(e.shiftKey ? ALL : ANCHOR)}
@@ -77,14 +77,27 @@ export function BenchBar({ onHelp }: { onHelp: () => void }) {
   );
 }
 
-function Wipe() {
-  const on = useWipe((s) => s.on);
+/** The camera's picture against ours. */
+function CameraAgainst() {
+  const mode = useWipe((s) => s.mode);
   return (
-    <Tooltip title="The camera's picture on one side of a line, ours on the other (W)">
-      <ToggleButton value="w" selected={on} onChange={() => wipe(!on)}>
-        Wipe
+    <ToggleButtonGroup
+      exclusive
+      value={mode}
+      aria-label="The camera's picture against ours"
+      onChange={(_, to: Against | null) => against(to ?? "")}
+    >
+      <ToggleButton value="wipe">
+        <Tooltip title="The camera's picture on one side of a line, ours on the other (W)">
+          <span>Wipe</span>
+        </Tooltip>
       </ToggleButton>
-    </Tooltip>
+      <ToggleButton value="beside">
+        <Tooltip title="The camera's picture beside ours (W, W)">
+          <span>Beside</span>
+        </Tooltip>
+      </ToggleButton>
+    </ToggleButtonGroup>
   );
 }
 
@@ -106,7 +119,9 @@ function Zoom() {
         <ToggleButton value="half">1:2</ToggleButton>
         <ToggleButton value="one">1:1</ToggleButton>
       </ToggleButtonGroup>
-      <Typography color="text.secondary">{Math.round(scale * 100)} %</Typography>
+      <Typography color="text.secondary" noWrap sx={{ flexShrink: 0 }}>
+        {Math.round(scale * 100)} %
+      </Typography>
     </>
   );
 }

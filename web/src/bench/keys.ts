@@ -13,7 +13,7 @@ import { showAs, useMasks } from "./state/masks";
 import { openStage, STAGES, WHOLE } from "./state/rail";
 import { useView } from "./state/view";
 import { showAlone, useViewport, zoomFit, zoomTo } from "./state/viewport";
-import { useWipe, wipe } from "./state/wipe";
+import { nextAgainst } from "./state/wipe";
 
 /** A key of the bench: how it is written in the list, what it does, and how it is pressed. */
 interface Key {
@@ -42,12 +42,17 @@ const size = (k: number) => () => brush((t) => ({ size: within(t.size * k, 4, 12
 const soft = (d: number) => () => brush((t) => ({ softness: within(t.softness + d, 0, 1) }));
 const toggle = () => useViewport.getState();
 
+/** The arrow keys are for the picture now. */
+const onStage = () => document.querySelector<HTMLElement>('[data-testid="stage"]')?.focus();
+
 const DRAW_KEYS: Key[] = DRAWN.map((p) => ({
   keys: p.draw?.key ?? "",
   does: `${p.name.toLowerCase()} into the selected region`,
   on: {
-    [(p.draw?.key ?? "").toLowerCase()]: () =>
-      take({ tool: p.kind, draft: [], sheet: !!useHand.getState().region }),
+    [(p.draw?.key ?? "").toLowerCase()]: () => {
+      take({ tool: p.kind, draft: [], sheet: !!useHand.getState().region });
+      onStage();
+    },
   },
 }));
 
@@ -71,8 +76,8 @@ export const KEYS: Key[] = [
   { keys: "hold Shift B", does: "before: the ground alone", on: { "Shift+B": () => showBefore(ALL) } },
   {
     keys: "W",
-    does: "wipe between the camera's picture and ours",
-    on: { w: () => wipe(!useWipe.getState().on) },
+    does: "the camera's picture against ours: wipe, side by side, off",
+    on: { w: nextAgainst },
   },
   {
     keys: "V",
@@ -108,7 +113,12 @@ export const KEYS: Key[] = [
   {
     keys: "P",
     does: "pin a probe",
-    on: { p: () => take({ tool: useHand.getState().tool === "probe" ? "look" : "probe" }) },
+    on: {
+      p: () => {
+        take({ tool: useHand.getState().tool === "probe" ? "look" : "probe" });
+        onStage();
+      },
+    },
   },
   {
     keys: "N",
@@ -136,7 +146,11 @@ export const KEYS: Key[] = [
       },
     },
   },
-  { keys: "hold Space", does: "move the picture" },
+  { keys: "hold Space", does: "move the picture by mouse" },
+  {
+    keys: "arrow keys, Space",
+    does: "on the picture: move it, or the cross of the tool in hand; press and let go",
+  },
   { keys: "F, Shift F", does: "fit, 1:1", on: { f: zoomFit, "Shift+F": () => zoomTo(1) } },
   {
     keys: "Ctrl Z, Ctrl Shift Z",

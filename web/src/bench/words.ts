@@ -27,8 +27,16 @@ export function count(n: number, one: string, many: string): string {
   return `${n} ${n === 1 ? one : many}`;
 }
 
+/** Mired of the light that is neutral while nothing is made warmer. */
+const DAYLIGHT = 1e6 / 6504;
+
 /** The light that is neutral when a picture is made warmer by so many mired: 10⁶ K / mired, from 6504 K. */
 export function kelvin(warmer: number): string {
-  const k = 1e6 / Math.max(40, 1e6 / 6504 - warmer);
+  const k = 1e6 / Math.max(40, DAYLIGHT - warmer);
   return String(Math.round(k / 10) * 10);
+}
+
+/** How much warmer a picture is to be made so that this light is neutral, mired. */
+export function mired(light: number): number {
+  return DAYLIGHT - 1e6 / light;
 }

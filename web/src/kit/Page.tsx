@@ -1,6 +1,6 @@
 import { Box, Button, Typography } from "@mui/material";
 import { useQueryClient } from "@tanstack/react-query";
-import type { ReactNode } from "react";
+import { Fragment, type CSSProperties, type ReactNode } from "react";
 import { Link } from "react-router";
 import { data, server } from "../api/client";
 import { useSession } from "../api/session";
@@ -12,6 +12,16 @@ export function Mark() {
     <Box component="img" src="/mark.svg" alt="Illuminar" sx={{ width: 20, height: 20, display: "block" }} />
   );
 }
+
+/** A name that is shortened where there is too little room. */
+const SHORT: CSSProperties = {
+  display: "block",
+  minWidth: 24,
+  margin: 0,
+  overflow: "hidden",
+  textOverflow: "ellipsis",
+  whiteSpace: "nowrap",
+};
 
 /** The bar on top of every screen: where you are, and what can be done. */
 export function TopBar({
@@ -46,18 +56,19 @@ export function TopBar({
       <Link to="/shoots" aria-label="All shoots">
         <Mark />
       </Link>
-      <Typography component="nav" aria-label="Where you are" noWrap>
+      <Typography component="nav" aria-label="Where you are" sx={{ display: "flex", minWidth: 0 }}>
         {crumbs.map((c, i) => (
-          <span key={i}>
-            {i > 0 && <span style={{ color: look.soft }}> › </span>}
+          <Fragment key={i}>
+            {i > 0 && <span style={{ color: look.soft, whiteSpace: "pre" }}> › </span>}
             {c.to ? (
-              <Link to={c.to} style={{ color: look.soft, textDecoration: "none" }}>
+              <Link to={c.to} style={{ ...SHORT, color: look.soft, textDecoration: "none" }}>
                 {c.name}
               </Link>
             ) : (
-              <h1 style={{ display: "inline", font: "inherit", fontWeight: 600 }}>{c.name}</h1>
+              // what one is in is shortened last
+              <h1 style={{ ...SHORT, flexShrink: 0.2, font: "inherit", fontWeight: 600 }}>{c.name}</h1>
             )}
-          </span>
+          </Fragment>
         ))}
       </Typography>
       <Box sx={{ display: "flex", alignItems: "center", gap: 1, flexGrow: 1, justifyContent: "flex-end" }}>

@@ -1,8 +1,9 @@
-import { Box, InputBase, Tooltip, Typography } from "@mui/material";
+import { Box, Tooltip, Typography } from "@mui/material";
 import { useDrag } from "@use-gesture/react";
-import { memo, useCallback, useEffect, useLayoutEffect, useRef, useState } from "react";
+import { memo, useCallback, useEffect, useLayoutEffect, useRef } from "react";
 import { look } from "../theme";
-import { entered, within, worded } from "./numbers";
+import { entered, factor, within, worded } from "./numbers";
+import { NumberField } from "./NumberField";
 
 export interface ScaleProps {
   label: string;
@@ -11,6 +12,12 @@ export interface ScaleProps {
   to: number;
   step: number;
   defaultValue: number;
+  /** Where it changes nothing. A share about 1 is shown as so much more or less. */
+  neutral?: number;
+  /** Pixels of the shape that it belongs to, so that a typed percentage of it is understood too. */
+  shape?: number;
+  /** The colour that a value stands for. */
+  colour?: (value: number) => string;
   help?: string;
   value: number;
   /** Called while the value moves. */
@@ -41,6 +48,9 @@ const Drawn = memo(function Drawn({
   to,
   step,
   defaultValue,
+  neutral,
+  shape,
+  colour,
   help,
   value,
   onMove,
@@ -48,9 +58,9 @@ const Drawn = memo(function Drawn({
 }: ScaleProps) {
   const track = useRef<HTMLDivElement>(null);
   const settle = useRef<ReturnType<typeof setTimeout>>(undefined);
-  const [typed, setTyped] = useState<string>();
-  const [refused, setRefused] = useState(false);
-  const said = worded(value, step, unit, from < 0);
+  const about1 = factor({ unit, neutral, to });
+  const shown = about1 ? "±%" : unit;
+  const said = worded(value, step, shown, from < 0);
 
   const put = (v: number) => {
     const rounded = Math.round(v / step) * step;
@@ -112,21 +122,13 @@ const Drawn = memo(function Drawn({
       nudge(by);
     }
   };
-  const number = typed === undefined ? undefined : entered(typed, unit, value);
-  const nonsense = typed !== undefined && typed.trim() !== "" && number === undefined;
-  const accept = () => {
-    if (number !== undefined) {
-      onMove(within(number, from, to));
-      onSettle();
-    }
-    restore();
-  };
-  const restore = () => {
-    setTyped(undefined);
-    setRefused(false);
+  const read = (text: string) => {
+    const share = shape && text.trim().endsWith("%") ? entered(text, "%", value / shape) : undefined;
+    return share === undefined ? entered(text, shown, value) : share * (shape ?? 1);
   };
   const place = (100 * (value - from)) / (to - from);
-  const zero = from < 0 && to > 0 ? (100 * -from) / (to - from) : 0;
+  const origin = about1 ? 1 : 0;
+  const zero = from < origin && to > origin ? (100 * (origin - from)) / (to - from) : 0;
 
   return (
     <Box
@@ -135,6 +137,7 @@ const Drawn = memo(function Drawn({
       <Tooltip title={help ?? ""} placement="left">
         <Typography component="span" sx={{ lineHeight: "13px" }}>
           {label}
+          {colour && <Swatch of={colour(value)} />}
         </Typography>
       </Tooltip>
       <Box
@@ -164,7 +167,9 @@ const Drawn = memo(function Drawn({
             right: 0,
             top: 9,
             height: 5,
-            background: `repeating-linear-gradient(90deg, #aaa 0 1px, transparent 1px calc((100% - 1px) / 6))`,
+            background: colour
+              ? `linear-gradient(90deg, ${band(colour, from, to)})`
+              : `repeating-linear-gradient(90deg, #aaa 0 1px, transparent 1px calc((100% - 1px) / 6))`,
           }}
         />
         <Box
@@ -172,7 +177,7 @@ const Drawn = memo(function Drawn({
             position: "absolute",
             top: 13,
             height: 3,
-            bgcolor: look.amberFill,
+            bgcolor: colour ? "transparent" : look.amberFill,
             left: `${Math.min(place, zero)}%`,
             width: `${Math.abs(place - zero)}%`,
           }}
@@ -189,31 +194,40 @@ const Drawn = memo(function Drawn({
           }}
         />
       </Box>
-      <Tooltip title={`${typed} is no number`} open={refused && nonsense}>
-        <InputBase
-          value={typed ?? said}
-          onChange={(e) => setTyped(e.target.value)}
-          onFocus={(e) => e.target.select()}
-          onBlur={accept}
-          onKeyDown={(e) => {
-            if (e.key === "Enter" && nonsense) setRefused(true);
-            // the keyboard goes back to the scale and the bench; what loses it is accepted
-            else if (e.key === "Enter") track.current?.focus();
-            // with nothing typed it is for what the scale stands in
-            if (e.key === "Escape" && typed === undefined) return;
-            if (e.key === "Escape") restore();
-            if (e.key === "ArrowUp" || e.key === "ArrowDown") keys(e);
-            else e.stopPropagation();
-          }}
-          inputProps={{ "aria-label": `${label}, number`, "aria-invalid": nonsense }}
-          sx={{
-            border: `1px solid ${nonsense ? look.alarm : look.line}`,
-            bgcolor: look.white,
-            height: 22,
-            "& input": { textAlign: "right", p: "0 5px", fontSize: 13 },
-          }}
-        />
-      </Tooltip>
+      <NumberField
+        label={`${label}, number`}
+        said={said}
+        read={read}
+        onAccept={(v) => {
+          onMove(within(v, from, to));
+          onSettle();
+        }}
+        onDone={() => track.current?.focus()}
+        onKey={keys}
+      />
     </Box>
   );
 });
+
+function Swatch({ of }: { of: string }) {
+  return (
+    <Box
+      component="span"
+      data-testid="swatch"
+      sx={{
+        display: "inline-block",
+        width: 12,
+        height: 12,
+        ml: 0.75,
+        mb: "-2px",
+        bgcolor: of,
+        border: `1px solid ${look.strong}`,
+      }}
+    />
+  );
+}
+
+/** The colours along a scale. */
+function band(colour: (value: number) => string, from: number, to: number): string {
+  return Array.from({ length: 13 }, (_, i) => colour(from + (i / 12) * (to - from))).join(", ");
+}

@@ -7,17 +7,29 @@ export function amount(value: number, step: number, unit: string, signed = true)
   return sign + number + (unit ? " " + unit : "");
 }
 
-/** A control's value as text; what is given in percent is kept as a share. */
+/** Whether a share is a factor about 1, which is said as so much more or less. */
+export function factor({ unit, neutral, to }: { unit: string; neutral?: number; to: number }): boolean {
+  return unit === "%" && neutral === 1 && to > 1;
+}
+
+/**
+ * A control's value as text. What is given in percent is kept as a share; in "±%" as a factor, of which is
+ * said how far it stands from 1.
+ */
 export function worded(value: number, step: number, unit: string, signed = true): string {
+  if (unit === "±%") return (value > 1 ? "+" : "") + amount(100 * (value - 1), 100 * step, "%");
   return unit === "%" ? amount(100 * value, 100 * step, unit, signed) : amount(value, step, unit, signed);
 }
+
+const BARE: Record<string, (n: number) => number> = { "%": (n) => n / 100, "±%": (n) => 1 + n / 100 };
 
 /** The number that somebody typed, its unit allowed; nothing where it is none. */
 export function typedNumber(text: string, unit: string): number | undefined {
   const plain = text.trim().replace("−", "-").replace(",", ".");
-  const bare = unit && plain.endsWith(unit) ? plain.slice(0, -unit.length).trim() : plain;
+  const sign = unit.replace("±", "");
+  const bare = sign && plain.endsWith(sign) ? plain.slice(0, -sign.length).trim() : plain;
   if (!/^[+-]?(\d+\.?\d*|\.\d+)$/.test(bare)) return undefined;
-  return unit === "%" ? Number(bare) / 100 : Number(bare);
+  return BARE[unit]?.(Number(bare)) ?? Number(bare);
 }
 
 /**
@@ -26,10 +38,12 @@ export function typedNumber(text: string, unit: string): number | undefined {
  */
 export function entered(text: string, unit: string, now: number): number | undefined {
   const [, sign, rest = ""] = /^\s*([+*/])(.*)$/.exec(text) ?? [];
-  if (!sign || (unit && text.trim().endsWith(unit))) return typedNumber(text, unit);
-  const by = typedNumber(rest, sign === "+" ? unit : "");
+  if (!sign || (unit && text.trim().endsWith(unit.replace("±", "")))) return typedNumber(text, unit);
+  const by = typedNumber(rest, sign === "+" ? unit.replace("±", "") : "");
   if (by === undefined || (sign === "/" && by === 0)) return undefined;
-  return Number((sign === "+" ? now + by : sign === "*" ? now * by : now / by).toFixed(6));
+  const zero = unit === "±%" ? 1 : 0;
+  const off = now - zero;
+  return Number((zero + (sign === "+" ? off + by : sign === "*" ? off * by : off / by)).toFixed(6));
 }
 
 export const within = (v: number, from: number, to: number) => Math.min(to, Math.max(from, v));

@@ -8,6 +8,7 @@ import { openBoard, useBoard } from "../state/board";
 import { useGesture } from "../state/gesture";
 import { take } from "../state/hand";
 import { useViewport } from "../state/viewport";
+import { count } from "../words";
 import { bring, neutral } from "./balance";
 import { ProbeRow } from "./ProbeRow";
 import { SurfaceRows } from "./SurfaceRows";
@@ -108,6 +109,12 @@ function OpenBoard() {
   );
 }
 
+/** Probes in words: "probe 2", "3 probes". */
+function whose(some: Probe[], all: Probe[]): string {
+  const [only] = some;
+  return some.length === 1 && only ? `probe ${all.indexOf(only) + 1}` : count(some.length, "probe", "probes");
+}
+
 /** What can be done with the chosen probes, and what came of it. */
 function Actions({ picked, reference }: { picked: Probe[]; reference: Probe | undefined }) {
   const probes = useBoard((s) => s.probes);
@@ -115,9 +122,10 @@ function Actions({ picked, reference }: { picked: Probe[]; reference: Probe | un
   const moving = useGesture((s) => s.moving);
   const [said, setSaid] = useState("");
   const [brought, setBrought] = useState<string[]>([]);
-  const others = picked.filter((p) => p !== reference);
+  // with none chosen it is the one pinned last
+  const others = (picked.length > 0 ? picked : probes.slice(-1)).filter((p) => p !== reference);
   const run = async (on: Probe[], task: () => Promise<string>) => {
-    const bad = on.find((p) => !readings.find((r) => r.id === p.id)?.reading?.trusted);
+    const bad = on.find((p) => readings.find((r) => r.id === p.id)?.reading?.trusted === false);
     if (bad) {
       setSaid(`Probe ${probes.indexOf(bad) + 1} lies on burnt or black pixels: it cannot be trusted.`);
       return;
@@ -128,6 +136,8 @@ function Actions({ picked, reference }: { picked: Probe[]; reference: Probe | un
       setSaid(saidOf(e));
     }
   };
+  // a probe that was just pinned is read with the next picture
+  const ready = probes.every((p) => readings.some((r) => r.id === p.id));
   const toReference = () => {
     if (!reference) return;
     setBrought(others.map((p) => p.id));
@@ -137,10 +147,13 @@ function Actions({ picked, reference }: { picked: Probe[]; reference: Probe | un
   return (
     <>
       <Box sx={{ display: "flex", gap: 1, mt: 0.75, alignItems: "center" }}>
-        <Button disabled={others.length === 0} onClick={toReference}>
-          Bring to reference
+        <Button disabled={others.length === 0 || !ready} onClick={toReference}>
+          Bring {whose(others, probes)} to the reference
         </Button>
-        <Button disabled={picked.length === 0} onClick={() => void run(picked, () => neutral(picked))}>
+        <Button
+          disabled={picked.length === 0 || !ready}
+          onClick={() => void run(picked, () => neutral(picked))}
+        >
           Make neutral
         </Button>
         <Button onClick={() => take({ tool: "probe" })}>Pin a probe</Button>

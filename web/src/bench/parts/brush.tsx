@@ -14,13 +14,21 @@ function strokesOf(part: Part): Stroke[] {
   return (part.shape as Brush).strokes;
 }
 
-/** The last part of the selected region, where it is a brush that joins in the same way. */
-function lastBrush(combine: Part["combine"]): Part | undefined {
+/** The last part of the selected region, where it is a brush that joins in the same way and inside the same. */
+function lastBrush(combine: Part["combine"], limit: string): Part | undefined {
   const { region } = useHand.getState();
   const last = recipe()
     ?.regions.find((r) => r.id === region)
     ?.parts.at(-1);
-  return last?.shape.kind === "brush" && last.combine === combine ? last : undefined;
+  if (last?.shape.kind !== "brush" || last.combine !== combine) return undefined;
+  return last.shape.limit === limit ? last : undefined;
+}
+
+/** The region that alone takes the paint of what is painted next, where it is there and is another. */
+function inside(): string {
+  const { brush: tip, region } = useHand.getState();
+  const there = recipe()?.regions.some((r) => r.id === tip.inside) && tip.inside !== region;
+  return there ? tip.inside : "";
 }
 
 /**
@@ -43,7 +51,8 @@ function brushTool(): Tool {
     line = at.shift && end ? [end, here] : [here];
     return {
       radius: tip.size / 2 / longEdge(),
-      softness: tip.softness,
+      // a pen that leans over paints with its side
+      softness: tip.softness + (1 - tip.softness) * at.lean,
       flow: tip.flow,
       takeAway: false,
       stop: stops ? tip.stop : 0,
@@ -64,22 +73,25 @@ function brushTool(): Tool {
       const combine = at.alt ? "TAKE_AWAY" : chosen === "OVERLAP" ? "ADD" : chosen;
       const stroke = first(at, combine === "TAKE_AWAY");
       work(region);
-      const last = lastBrush(combine);
+      const limit = inside();
+      const last = lastBrush(combine, limit);
       if (last) {
         part = last.id;
         take({ part });
         changePart(part, (p) => strokesOf(p).push(stroke));
       } else {
-        part = startPart({ kind: "brush", strokes: [stroke], ceiling: 1, limit: "" }, combine).id;
+        part = startPart({ kind: "brush", strokes: [stroke], ceiling: 1, limit }, combine).id;
       }
     },
-    move: (at) => {
-      const last = line.at(-1);
-      if (!part || !last) return;
+    move: (at, between) => {
+      if (!part) return;
       const step = (useHand.getState().brush.size / 2 / longEdge()) * 0.12;
-      if (Math.hypot(last.x - at.point.x, last.y - at.point.y) < step) return;
-      line.push({ ...at.point, press: at.pressure });
-      repaint(false);
+      const before = line.length;
+      for (const { point: p, pressure } of [...between, at]) {
+        const last = line.at(-1);
+        if (last && Math.hypot(last.x - p.x, last.y - p.y) >= step) line.push({ ...p, press: pressure });
+      }
+      if (line.length > before) repaint(false);
     },
     up: finish,
     cancel: finish,
@@ -105,8 +117,12 @@ export const brush: PartUi<"brush"> = {
     <RegionLine
       region={shape.limit}
       what="Paint only inside"
-      none="the whole picture"
-      onPick={(limit) => onChange({ limit })}
+      none="no region"
+      onPick={(limit) => {
+        onChange({ limit });
+        // further strokes join it
+        take({ brush: { ...useHand.getState().brush, inside: limit } });
+      }}
     />
   ),
 };

@@ -59,6 +59,8 @@ function Editor({ shape, onChange, onMove, onSettle }: EditorProps<"tone-band">)
           to={1}
           step={0.01}
           apart={0.01}
+          ticks={[25, 50, 75].map((n) => ({ at: n / 100, name: `${n} %` }))}
+          axes={["tone", "share"]}
           backdrop={backdrop(light, codeOf)}
           said={(p) => `tone ${Math.round(p.x * 100)} %, share ${Math.round(p.y * 100)} %`}
           onMove={(curve) => onMove({ curve })}

@@ -7,6 +7,8 @@ import { move, settle } from "../state/gesture";
 import { useViewport } from "../state/viewport";
 import type { PassUi } from "./pass";
 
+const TICKS = [-8, -6, -4, -2].map((at) => ({ at, name: amount(at, 1, "st") }));
+
 /** The points of a curve pass, in stops below white. */
 function Editor({ pass }: { pass: Pass }) {
   const light = useViewport((s) => s.histogram?.light);
@@ -21,6 +23,8 @@ function Editor({ pass }: { pass: Pass }) {
       to={0}
       step={0.1}
       apart={0.1}
+      ticks={TICKS}
+      axes={["tone before", "tone after"]}
       backdrop={backdrop(light)}
       line={smooth(curve.points)}
       said={(p) => `${amount(p.x, 0.1, "st")} becomes ${amount(p.y, 0.1, "st")}`}

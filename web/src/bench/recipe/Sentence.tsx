@@ -83,7 +83,7 @@ function NumberWord({ pass, control, text }: { pass: Pass; control: Control; tex
 
 function RegionWord({ pass, text }: { pass: Pass; text: string }) {
   return (
-    <Word label="Region" text={text} tint={pass.where.region ? "region" : "plain"} over={pass.where.region}>
+    <Word label="Region" text={text} tint={pass.where.region ? "region" : "plain"} over={pass.where}>
       {(close) => (
         <RegionChooser
           where={pass.where}

@@ -1,5 +1,6 @@
 import { Box, Popover } from "@mui/material";
 import { useState, type ReactNode } from "react";
+import type { Pass } from "../../api/types";
 import { look } from "../../theme";
 import { hover } from "../state/masks";
 
@@ -16,26 +17,30 @@ export function Word({
   text,
   label,
   tint = "plain",
-  over = "",
+  over,
   children,
 }: {
   text: string;
   label: string;
   tint?: Tint;
-  /** A region that is shown on the picture while the pointer is on the word. */
-  over?: string;
+  /** Where the pass works: shown on the picture while the pointer or the keyboard is on the word. */
+  over?: Pass["where"];
   children: (close: () => void) => ReactNode;
 }) {
   const [at, setAt] = useState<HTMLElement | null>(null);
   const close = () => setAt(null);
+  const show = () => over?.region && hover(over.region, over.outside);
+  const hide = () => over?.region && hover("");
   return (
     <>
       <Box
         component="button"
         aria-label={`${label}: ${text}`}
         aria-haspopup="dialog"
-        onPointerEnter={() => over && hover(over)}
-        onPointerLeave={() => over && hover("")}
+        onPointerEnter={show}
+        onPointerLeave={hide}
+        onFocus={show}
+        onBlur={hide}
         onClick={(e: React.MouseEvent<HTMLElement>) => {
           e.stopPropagation();
           setAt(e.currentTarget);

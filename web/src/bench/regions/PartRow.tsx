@@ -9,6 +9,7 @@ import { Scale } from "../../kit/Scale";
 import { look } from "../../theme";
 import { changePart, changeRegion } from "../edits/regions";
 import { partUi } from "../parts";
+import { extentOf } from "../parts/extent";
 import { move, settle } from "../state/gesture";
 import { choosePart, useHand } from "../state/hand";
 import { PartEditor } from "./PartEditor";
@@ -100,6 +101,8 @@ export function PartRow({ region, part, index }: { region: Region; part: Part; i
           <PartEditor part={part} />
           <Scale
             label="Part feather"
+            help="In px, or typed in % of the shape"
+            shape={extentOf([part])}
             unit="px"
             from={0}
             to={400}

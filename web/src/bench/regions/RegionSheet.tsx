@@ -10,6 +10,7 @@ import { look } from "../../theme";
 import { duplicatePlace } from "../edits/passes";
 import { changeRegion, copyRegion, trimRegion } from "../edits/regions";
 import { move, settle } from "../state/gesture";
+import { extentOf } from "../parts/extent";
 import { AddMenu } from "../recipe/AddMenu";
 import { chooseRegion, take, useHand } from "../state/hand";
 import { useHistory } from "../state/history";
@@ -33,7 +34,16 @@ const REFINE = [
     defaultValue: 0,
     help: "How far its edge may move to follow an edge of the ground",
   },
-  { name: "feather", label: "Feather", unit: "px", from: 0, to: 400, step: 1, defaultValue: 0, help: "" },
+  {
+    name: "feather",
+    label: "Feather",
+    unit: "px",
+    from: 0,
+    to: 400,
+    step: 1,
+    defaultValue: 0,
+    help: "In px, or typed in % of the shapes",
+  },
   { name: "density", label: "Density", unit: "%", from: 0, to: 1, step: 0.01, defaultValue: 1, help: "" },
 ] as const;
 
@@ -80,6 +90,7 @@ export function RegionSheet() {
           <Scale
             key={r.name}
             {...r}
+            shape={r.name === "feather" ? extentOf(region.parts) : undefined}
             value={region[r.name]}
             onMove={(v) => {
               move(region.id);

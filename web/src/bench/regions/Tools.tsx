@@ -14,7 +14,9 @@ import { Scale } from "../../kit/Scale";
 import { Tick } from "../../kit/Tick";
 import { addPart } from "../edits/regions";
 import { DRAWN, firstShape, FOUND } from "../parts";
+import { RegionLine } from "../parts/lines";
 import { take, useHand, type BrushTip } from "../state/hand";
+import { useHistory } from "../state/history";
 
 /** All ways to make a further part of the selected region. */
 export function Tools() {
@@ -107,6 +109,11 @@ const STOP = {
 
 function Tip() {
   const brush = useHand((s) => s.brush);
+  const part = useHand((s) => s.part);
+  // a chosen brush says itself where it paints
+  const painting = useHistory((s) =>
+    s.recipe?.regions.some((r) => r.parts.some((p) => p.id === part && p.shape.kind === "brush")),
+  );
   const set = (to: Partial<BrushTip>) => take({ brush: { ...brush, ...to } });
   const scale = (s: (typeof SCALES)[number] | typeof STOP) => (
     <Scale
@@ -120,6 +127,14 @@ function Tip() {
   return (
     <Box sx={{ mt: 0.5 }}>
       {SCALES.map(scale)}
+      {!painting && (
+        <RegionLine
+          region={brush.inside}
+          what="Paint only inside"
+          none="no region"
+          onPick={(inside) => set({ inside })}
+        />
+      )}
       <Tick label="Stops at edges" on={brush.stops} onChange={(stops) => set({ stops })} />
       <Tick
         label="also when taking away"

@@ -1,6 +1,7 @@
 import { useDrag } from "@use-gesture/react";
 import type { Part, Point, Shape } from "../../api/types";
 import { look } from "../../theme";
+import { ARROWS } from "../arrows";
 import { changePart } from "../edits/regions";
 import { partUi } from "../parts";
 import { minus, plus } from "../parts/part";
@@ -98,6 +99,12 @@ function Grips({ part, at }: { part: Part; at: At }) {
     const grip = ui.grips?.(part.shape)[i];
     if (grip) put(grip.to(p));
   };
+  const nudge = (i: number, from: Point, [x, y]: [number, number], pixels: number) => {
+    const k = pixels / scale / long;
+    work(useHand.getState().region);
+    pull(i, plus(from, { x: x * k, y: y * k }));
+    settle();
+  };
   // a system that takes the pointer away ends the drag as it stands
   const drag = useDrag(
     ({ args: [i], xy, currentTarget, event, first, last, tap, memo }) => {
@@ -138,6 +145,15 @@ function Grips({ part, at }: { part: Part; at: At }) {
           key={`side ${i}`}
           {...putIn(i)}
           style={{ pointerEvents: "all", cursor: "copy", touchAction: "none" }}
+          tabIndex={0}
+          role="button"
+          aria-label="Put a point in here"
+          onKeyDown={(e) => {
+            if (e.key !== "Enter" && e.key !== " ") return;
+            e.preventDefault();
+            e.stopPropagation();
+            set(side.with());
+          }}
         >
           <title>Put a point in here, and drag it</title>
           <circle cx={at(side.at).x} cy={at(side.at).y} r={HIT / 2} fill="transparent" />
@@ -150,7 +166,19 @@ function Grips({ part, at }: { part: Part; at: At }) {
           {...drag(i)}
           data-testid={part.shape.kind === "outline" ? "outline-point" : "grip"}
           style={{ pointerEvents: "all", cursor: "move", touchAction: "none" }}
+          tabIndex={0}
+          role="button"
+          aria-label={`${grip.name}, ${partUi(part.shape.kind).name.toLowerCase()}`}
           onDoubleClick={() => grip.without && set(grip.without())}
+          onKeyDown={(e) => {
+            const by = ARROWS[e.key];
+            const gone = e.key === "Delete" || e.key === "Backspace" ? grip.without : undefined;
+            if (!by && !gone) return;
+            e.preventDefault();
+            e.stopPropagation();
+            if (gone) set(gone());
+            if (by) nudge(i, grip.at, by, e.shiftKey ? 40 : e.altKey ? 1 : 8);
+          }}
         >
           <title>{grip.name}</title>
           <rect
@@ -185,9 +213,15 @@ function Probes() {
         key={p.id}
         style={{ pointerEvents: "all", cursor: "pointer" }}
         onPointerDown={(e) => e.stopPropagation()}
+        tabIndex={0}
+        role="button"
+        aria-label={`Probe ${i + 1}`}
         onDoubleClick={() => unpin(p.id)}
+        onKeyDown={(e) => {
+          if (e.key === "Delete" || e.key === "Backspace") unpin(p.id);
+        }}
       >
-        <title>Probe {i + 1}; double click takes it away</title>
+        <title>Probe {i + 1}; double click or Delete takes it away</title>
         <circle cx={x} cy={y} r={7} fill="transparent" stroke="#fff" strokeWidth={3} />
         <circle cx={x} cy={y} r={7} fill="none" stroke="#222" />
         <text

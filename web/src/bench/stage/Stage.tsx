@@ -8,15 +8,15 @@ import { toolsOf } from "../tools";
 import { useGesture } from "../state/gesture";
 import { useHand } from "../state/hand";
 import { useMasks } from "../state/masks";
-import { point } from "../state/asking";
 import { useView } from "../state/view";
 import { geometry, resize, useViewport, zoomTo } from "../state/viewport";
 import { useWipe } from "../state/wipe";
-import type { Spot, Tool } from "../tools/tool";
+import type { Tool } from "../tools/tool";
 import { WatchMarks } from "../watch/Watch";
 import { BrushRing } from "./BrushRing";
 import { Handles } from "./Handles";
 import { paint } from "./paint";
+import { useCross, useHandOnStage, type Place } from "./useHandOnStage";
 import { ToolHint } from "./ToolHint";
 import { WipeLine } from "./WipeLine";
 import { Working } from "./Working";
@@ -30,7 +30,6 @@ function bringIn(frame: string | undefined) {
 /** The picture, with whatever tool is in hand. */
 export function Stage() {
   const box = useRef<HTMLDivElement>(null);
-  const [cursor, setCursor] = useState<{ x: number; y: number }>();
   const [space, setSpace] = useState(false);
   const tool = useHand((s) => s.tool);
   const partKinds = useView((s) => s.partKinds);
@@ -41,25 +40,9 @@ export function Stage() {
   useWheel(box);
   useSpace(setSpace);
 
-  const spot = (e: React.PointerEvent): Spot => {
-    const r = e.currentTarget.getBoundingClientRect();
-    const g = geometry();
-    const sx = e.clientX - r.left;
-    const sy = e.clientY - r.top;
-    const x = (sx - g.ox) / g.scale;
-    const y = (sy - g.oy) / g.scale;
-    const long = Math.max(g.w, g.h);
-    return {
-      sx,
-      sy,
-      x: x - 0.5,
-      y: y - 0.5,
-      point: { x: x / long, y: y / long },
-      alt: e.altKey,
-      shift: e.shiftKey,
-      pressure: e.pointerType === "pen" ? Math.max(0.02, e.pressure) : 1,
-    };
-  };
+  const { pointer, handlers } = useHandOnStage(inHand);
+  const cross = useCross(inHand, inHand === tools.look);
+  const at = pointer ?? cross.at;
   return (
     <Box
       ref={(el: HTMLDivElement | null) => {
@@ -69,6 +52,7 @@ export function Stage() {
       data-testid="stage"
       aria-label="Picture"
       role="application"
+      tabIndex={0}
       sx={{
         position: "relative",
         overflow: "hidden",
@@ -76,31 +60,38 @@ export function Stage() {
         cursor: inHand.cursor,
         touchAction: "none",
       }}
+      {...handlers}
+      {...cross.handlers}
       onPointerDown={(e) => {
-        if (e.button !== 0) return;
-        e.currentTarget.setPointerCapture(e.pointerId);
-        inHand.down(spot(e));
+        cross.lift();
+        handlers.onPointerDown(e);
       }}
-      onPointerMove={(e) => {
-        const at = spot(e);
-        point(at.x, at.y);
-        setCursor({ x: at.sx, y: at.sy });
-        if (e.buttons === 1) inHand.move(at);
-      }}
-      onPointerUp={(e) => inHand.up(spot(e))}
-      onPointerCancel={() => inHand.cancel()}
-      onPointerLeave={() => setCursor(undefined)}
     >
       <Canvas />
       <Working />
-      <ToolHint />
+      <ToolHint keyboard={!!cross.at} />
       <CastMap />
       <HazeMap />
       <Handles />
       <WatchMarks />
       <WipeLine />
-      {tool === "brush" && cursor && !space && <BrushRing at={cursor} />}
+      {tool === "brush" && at && !space && <BrushRing at={at} />}
+      {cross.at && <Cross at={cross.at} />}
     </Box>
+  );
+}
+
+/** Where the arrow keys stand. */
+function Cross({ at }: { at: Place }) {
+  const lines = `M${at.x - 12},${at.y}h24M${at.x},${at.y - 12}v24`;
+  return (
+    <svg
+      data-testid="cross"
+      style={{ position: "absolute", inset: 0, width: "100%", height: "100%", pointerEvents: "none" }}
+    >
+      <path d={lines} stroke="#fff" strokeWidth={3} />
+      <path d={lines} stroke="#222" />
+    </svg>
   );
 }
 
@@ -152,11 +143,15 @@ function useWheel(box: React.RefObject<HTMLDivElement | null>) {
   }, [box]);
 }
 
+/** Whether a key is for nothing else. */
+const free = (on: EventTarget | null) =>
+  on === document.body || (on instanceof HTMLElement && on.dataset.testid === "stage");
+
 /** While the space bar is held the picture is moved, whatever tool is in hand. */
 function useSpace(hold: (down: boolean) => void) {
   useEffect(() => {
     const key = (e: KeyboardEvent) => {
-      if (e.code !== "Space" || e.target !== document.body) return;
+      if (e.code !== "Space" || !free(e.target)) return;
       e.preventDefault();
       hold(e.type === "keydown");
     };

@@ -3,8 +3,8 @@ import { look } from "../../theme";
 import { DRAWN } from "../parts";
 import { useHand } from "../state/hand";
 
-/** One line on what the tool in hand wants. */
-export function ToolHint() {
+/** One line on what the tool in hand wants; more while the keyboard is on the picture. */
+export function ToolHint({ keyboard }: { keyboard: boolean }) {
   const tool = useHand((s) => s.tool);
   const how =
     tool === "probe" ? "Click a surface to pin a probe." : DRAWN.find((p) => p.kind === tool)?.draw?.how;
@@ -24,6 +24,7 @@ export function ToolHint() {
       }}
     >
       {how}
+      {keyboard && " Arrow keys move the cross, Space presses and lets go."}
     </Typography>
   ) : null;
 }

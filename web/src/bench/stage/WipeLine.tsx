@@ -8,7 +8,7 @@ import { useWipe } from "../state/wipe";
 
 /** The line between the camera's picture and ours; dragged, or moved by arrow keys. */
 export function WipeLine() {
-  const on = useWipe((s) => s.on);
+  const on = useWipe((s) => s.mode === "wipe");
   const at = useWipe((s) => s.at);
   const hidden = useGesture((s) => !!s.before);
   const alone = useViewport((s) => s.alone);

@@ -1,39 +1,55 @@
+import type { Raster } from "../../api/types";
 import { look } from "../../theme";
 import { useGesture } from "../state/gesture";
-import { useMasks, wanted, type MaskState } from "../state/masks";
+import { turned, useMasks, wanted, type MaskState } from "../state/masks";
 import { geometry, useViewport, type ViewportState } from "../state/viewport";
 import { useWipe } from "../state/wipe";
 
-/** Draws the picture, zebra and veil onto the stage's canvas. */
-export function paint(canvas: HTMLCanvasElement) {
-  const c = canvas.getContext("2d");
-  const s = useViewport.getState();
-  const { moving, before, clipping } = useGesture.getState();
-  if (!c) return;
+/** A stage's canvas, as large as the stage and empty. */
+export function surface(canvas: HTMLCanvasElement, s: ViewportState): CanvasRenderingContext2D | null {
   const { width, height } = s.stage;
   if (canvas.width !== width) canvas.width = width;
   if (canvas.height !== height) canvas.height = height;
-  c.fillStyle = look.surround[s.surround];
-  c.fillRect(0, 0, width, height);
-  if (!s.picture) return;
+  const c = canvas.getContext("2d");
+  if (c) {
+    c.fillStyle = look.surround[s.surround];
+    c.fillRect(0, 0, width, height);
+  }
+  return c;
+}
+
+/** Draws a piece of the picture where it belongs. */
+export function placedImage(
+  c: CanvasRenderingContext2D,
+  s: ViewportState,
+  { image, raster }: { image: ImageBitmap; raster: Raster },
+) {
   const g = geometry(s);
-  const { raster, image } = s.picture;
   const k = g.scale / raster.scale;
   c.imageSmoothingEnabled = g.scale < 1.5;
   c.filter = s.colourOff ? "grayscale(1)" : "none";
   c.drawImage(image, g.ox + raster.x * k, g.oy + raster.y * k, raster.width * k, raster.height * k);
-  const { on, at, before: other } = useWipe.getState();
-  if (on && other && !before && !s.alone) {
-    const o = g.scale / other.raster.scale;
-    const { x, y, width: w, height: h } = other.raster;
+  c.filter = "none";
+}
+
+/** Draws the picture, zebra and veil onto the stage's canvas. */
+export function paint(canvas: HTMLCanvasElement) {
+  const s = useViewport.getState();
+  const { moving, before, clipping } = useGesture.getState();
+  const c = surface(canvas, s);
+  if (!c || !s.picture) return;
+  const { width, height } = s.stage;
+  const g = geometry(s);
+  placedImage(c, s, s.picture);
+  const { mode, at, before: other } = useWipe.getState();
+  if (mode === "wipe" && other && !before && !s.alone) {
     c.save();
     c.beginPath();
     c.rect(0, 0, at * width, height);
     c.clip();
-    c.drawImage(other.image, g.ox + x * o, g.oy + y * o, w * o, h * o);
+    placedImage(c, s, other);
     c.restore();
   }
-  c.filter = "none";
   if (s.zebra || clipping)
     zebra(c, g.ox, g.oy, Math.round(g.w * g.scale), Math.round(g.h * g.scale), width, height);
   const masks = useMasks.getState();
@@ -98,17 +114,19 @@ function pattern(c: CanvasRenderingContext2D): CanvasPattern | null {
   return c.createPattern(tile, "repeat");
 }
 
-/** A mask made ready: a canvas whose alpha is what lies outside, and its two-tone edge. */
+/** A mask made ready: a canvas whose alpha is what is left alone, and its two-tone edge. */
 interface Ready {
   of: ImageBitmap;
+  /** Whether what lies inside is left alone. */
+  turned: boolean;
   alpha: HTMLCanvasElement;
   edge: HTMLCanvasElement;
 }
 
 let ready: Ready | undefined;
 
-function prepare(image: ImageBitmap): Ready | undefined {
-  if (ready?.of === image) return ready;
+function prepare(image: ImageBitmap, turned: boolean): Ready | undefined {
+  if (ready?.of === image && ready.turned === turned) return ready;
   const alpha = document.createElement("canvas");
   const edge = document.createElement("canvas");
   const w = (alpha.width = edge.width = image.width);
@@ -119,9 +137,9 @@ function prepare(image: ImageBitmap): Ready | undefined {
   const data = a.getImageData(0, 0, w, h);
   const d = data.data;
   edge.getContext("2d")?.putImageData(edges(d, w, h), 0, 0);
-  for (let i = 0; i < d.length; i += 4) d[i + 3] = 255 - (d[i] ?? 0);
+  for (let i = 0; i < d.length; i += 4) d[i + 3] = turned ? (d[i] ?? 0) : 255 - (d[i] ?? 0);
   a.putImageData(data, 0, 0);
-  ready = { of: image, alpha, edge };
+  ready = { of: image, turned, alpha, edge };
   return ready;
 }
 
@@ -149,7 +167,7 @@ function edges(d: Uint8ClampedArray, w: number, h: number): ImageData {
 function veil(c: CanvasRenderingContext2D, s: ViewportState, masks: MaskState) {
   const { mask } = masks;
   if (!mask || wanted() !== mask.region) return;
-  const made = prepare(mask.image);
+  const made = prepare(mask.image, turned());
   if (!made) return;
   const g = geometry(s);
   const { raster } = mask;
@@ -158,7 +176,7 @@ function veil(c: CanvasRenderingContext2D, s: ViewportState, masks: MaskState) {
   if (masks.veil === "mono") c.drawImage(mask.image, ...box);
   else if (masks.veil === "line") c.drawImage(made.edge, ...box);
   else if (masks.veil === "tint") {
-    // the inside in a colour of the user's choice
+    // what is worked on in a colour of the user's choice
     const film = sheet(s, masks.tint, (v) => v.fillRect(...box), made, box, "destination-out");
     c.globalAlpha = 0.55;
     if (film) c.drawImage(film, 0, 0);

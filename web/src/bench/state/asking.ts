@@ -97,12 +97,12 @@ export function askPicture() {
 
 const anchor = () => useView.getState().sheet?.frames.find((f) => f.anchor)?.id ?? "";
 
-/** Asks for the other side of a wipe, once the picture itself is here and the other side is of another place. */
+/** Asks for the camera's picture to show against ours, once the picture itself is here and the one that is there is of another place. */
 export function askBefore() {
-  const { on, before } = useWipe.getState();
+  const { mode, before } = useWipe.getState();
   const { recipe } = useHistory.getState();
   const raster = seen();
-  if (!on || !recipe || !raster || JSON.stringify(before?.raster) === JSON.stringify(raster)) return;
+  if (!mode || !recipe || !raster || JSON.stringify(before?.raster) === JSON.stringify(raster)) return;
   const rest = { draft: false, moving: "", probes: [], quality: 0.93 };
   preview?.picture({ ...rest, recipe, frame: anchor(), raster }, true);
 }

@@ -10,6 +10,8 @@ export interface BrushTip {
   stop: number;
   stops: boolean;
   erasingStops: boolean;
+  /** Id of the region that alone takes the paint of the next brush; empty for all. */
+  inside: string;
 }
 
 /** What is chosen, and the tool in hand. */
@@ -35,7 +37,7 @@ const start: HandState = {
   part: "",
   tool: "look",
   combine: "ADD",
-  brush: { size: 120, softness: 0.5, flow: 1, stop: 18, stops: false, erasingStops: false },
+  brush: { size: 120, softness: 0.5, flow: 1, stop: 18, stops: false, erasingStops: false, inside: "" },
   draft: [],
 };
 

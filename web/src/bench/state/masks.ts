@@ -1,6 +1,7 @@
 import { create } from "zustand";
 import type { MaskAnswer, Raster, Region } from "../../api/types";
 import { useHand } from "./hand";
+import { recipe } from "./history";
 
 export type Veil = "veil" | "mono" | "line" | "tint" | "off";
 
@@ -11,6 +12,8 @@ export interface MaskState {
   /** Small masks by region, each of the region as it then was. */
   thumbs: Record<string, { of: Region; image: ImageBitmap; share: number }>;
   hovered: string;
+  /** Whether what is hovered works outside of that region. */
+  outside: boolean;
   veil: Veil;
   tint: string;
 }
@@ -18,6 +21,7 @@ export interface MaskState {
 export const useMasks = create<MaskState>(() => ({
   thumbs: {},
   hovered: "",
+  outside: false,
   veil: "veil",
   tint: localStorage.getItem("tint") ?? "#35566f",
 }));
@@ -38,6 +42,15 @@ export function resetMasks() {
 /** The region whose mask is wanted on the stage. */
 export function wanted(): string {
   return get().hovered || useHand.getState().region;
+}
+
+/** Whether the region is shown as the chosen pass, or the word that is pointed at, works: outside of it. */
+export function turned(): boolean {
+  const { hovered, outside } = get();
+  if (hovered) return outside;
+  const { pass, region, sheet } = useHand.getState();
+  const where = recipe()?.passes.find((p) => p.id === pass)?.where;
+  return !sheet && where?.region === region && !!where.outside;
 }
 
 export function dropMask() {
@@ -72,8 +85,8 @@ export function keepThumbs(regions: Region[]) {
   set({ thumbs });
 }
 
-export function hover(region: string) {
-  set({ hovered: region });
+export function hover(region: string, outside = false) {
+  set({ hovered: region, outside });
 }
 
 export function showAs(veil: Veil) {

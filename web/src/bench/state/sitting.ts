@@ -119,7 +119,7 @@ function watch(): (() => void)[] {
       if (now.region !== old.region) maskDue();
     }),
     useWipe.subscribe((now, old) => {
-      if (now.on && !old.on) askBefore();
+      if (now.mode !== old.mode) askBefore();
     }),
     useMasks.subscribe((now, old) => {
       if (now.hovered !== old.hovered) maskDue();

@@ -1,15 +1,18 @@
 import { create } from "zustand";
 import type { Raster } from "../../api/types";
 
-/** The picture's two sides: the anchor as the camera made it on the left of a line, the picture on its right. */
+/** How the camera's picture is shown against ours: on one side of a line, or beside it. */
+export type Against = "" | "wipe" | "beside";
+
+/** The anchor as the camera made it against the picture. */
 export interface WipeState {
-  on: boolean;
+  mode: Against;
   /** Where the line stands, as a share of the stage's width. */
   at: number;
   before?: { image: ImageBitmap; raster: Raster };
 }
 
-const start: WipeState = { on: false, at: 0.5 };
+const start: WipeState = { mode: "", at: 0.5 };
 
 export const useWipe = create<WipeState>(() => start);
 
@@ -20,5 +23,10 @@ function put(to: Pick<WipeState, "before"> & Partial<WipeState>) {
 }
 
 export const resetWipe = () => put({ ...start, before: undefined });
-export const wipe = (on: boolean) => put({ on, before: undefined });
+export const against = (mode: Against) => put({ mode, before: undefined });
 export const takeBefore = (image: ImageBitmap, raster: Raster) => put({ before: { image, raster } });
+
+const NEXT: Record<Against, Against> = { "": "wipe", wipe: "beside", beside: "" };
+
+/** Goes from one way to the next. */
+export const nextAgainst = () => against(NEXT[useWipe.getState().mode]);

@@ -17,13 +17,18 @@ export interface Spot {
   shift: boolean;
   /** The pen's pressure, 0 to 1; 1 for a mouse. */
   pressure: number;
+  /** How far the pen leans over, 0 upright to 1 flat; 0 for a mouse. */
+  lean: number;
 }
 
 /** One tool: what pressing, moving and letting go mean while it is in hand. */
 export interface Tool {
   cursor: string;
+  /** Whether a press is all, so that letting go means nothing. */
+  single?: boolean;
   down(at: Spot): void;
-  move(at: Spot): void;
+  /** @param between where the pointer was since the last move, more often than the screen is drawn */
+  move(at: Spot, between: Spot[]): void;
   up(at: Spot): void;
   /** The system took the pointer away: what was begun is finished as it stands, nothing stays stuck. */
   cancel(): void;
@@ -31,7 +36,7 @@ export interface Tool {
 
 /** A tool for a single press. */
 export function press(cursor: string, down: (at: Spot) => void): Tool {
-  return { cursor, down, move: () => {}, up: () => {}, cancel: () => {} };
+  return { cursor, single: true, down, move: () => {}, up: () => {}, cancel: () => {} };
 }
 
 /** How the next part joins: as chosen, or taking away while Alt is held. */
@@ -74,9 +79,9 @@ export function dragTool(make: (from: Spot, to: Spot, all: Point[]) => Shape | u
       from = at;
       all = [at.point];
     },
-    move: (at) => {
+    move: (at, between) => {
       if (!from) return;
-      all.push(at.point);
+      all.push(...between.map((b) => b.point), at.point);
       draw(at);
     },
     up: (at) => {

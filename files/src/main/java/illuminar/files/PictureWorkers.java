@@ -10,7 +10,9 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayDeque;
 import java.util.Deque;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Executors;
@@ -57,6 +59,10 @@ public final class PictureWorkers implements AutoCloseable {
   private final Patience patience;
   private final Semaphore free;
   private final Deque<Worker> idle = new ArrayDeque<>();
+
+  /** Those that read; guarded as {@link #idle} is, and so is {@link #closed}. */
+  private final Set<Worker> busy = new HashSet<>();
+
   private boolean closed;
 
   /**
@@ -158,22 +164,38 @@ public final class PictureWorkers implements AutoCloseable {
 
   private Worker worker(String name) throws BadPicture {
     synchronized (idle) {
+      if (closed) {
+        throw calledOff(name);
+      }
       while (!idle.isEmpty()) {
         Worker worker = idle.pop();
         if (worker.process.isAlive()) {
-          return worker;
+          return taken(worker, name);
         }
       }
     }
     try {
-      return new Worker();
+      return taken(new Worker(), name);
     } catch (IOException e) {
       throw new BadPicture(name, "no process can be started to read it", e);
     }
   }
 
+  /** The worker as one that reads, unless nothing is read any more. */
+  private Worker taken(Worker worker, String name) {
+    synchronized (idle) {
+      if (closed) {
+        worker.end();
+        throw calledOff(name);
+      }
+      busy.add(worker);
+      return worker;
+    }
+  }
+
   private void giveBack(Worker worker, boolean well) {
     synchronized (idle) {
+      busy.remove(worker);
       if (well && !closed) {
         idle.push(worker);
         return;
@@ -182,12 +204,14 @@ public final class PictureWorkers implements AutoCloseable {
     worker.end();
   }
 
+  /** Calls off what is being read and what will be asked for. */
   @Override
   public void close() {
     synchronized (idle) {
       closed = true;
       idle.forEach(Worker::end);
       idle.clear();
+      busy.forEach(Worker::callOff);
     }
   }
 
@@ -227,9 +251,13 @@ public final class PictureWorkers implements AutoCloseable {
 
     private void endUnlessWanted(BooleanSupplier wanted) {
       if (!wanted.getAsBoolean()) {
-        unwanted = true;
-        end();
+        callOff();
       }
+    }
+
+    void callOff() {
+      unwanted = true;
+      end();
     }
 
     private CompletableFuture<Void> endAfter(Duration time) {

@@ -20,6 +20,7 @@ import java.util.concurrent.CancellationException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
 import java.util.zip.DeflaterOutputStream;
 import javax.imageio.IIOImage;
@@ -231,5 +232,24 @@ class PictureWorkersTest {
       two.shutdownNow();
     }
     theNextFileIsRead();
+  }
+
+  /** A server that stops reads nothing more, whoever waits for it. */
+  @Test
+  void aCloseCallsOffWhatIsReadAndWhatFollows() throws Exception {
+    Path file = scans();
+    ExecutorService one = Executors.newSingleThreadExecutor();
+    try {
+      Future<?> reads = one.submit(() -> workers.pixels(file, "scans.jpg", ALWAYS));
+      Thread.sleep(1500);
+      workers.close();
+      assertThatThrownBy(() -> reads.get(2, TimeUnit.SECONDS))
+          .hasRootCauseInstanceOf(CancellationException.class);
+      Path next = good();
+      assertThatThrownBy(() -> workers.pixels(next, "good.png", ALWAYS))
+          .isInstanceOf(CancellationException.class);
+    } finally {
+      one.shutdownNow();
+    }
   }
 }

@@ -79,6 +79,8 @@ class AccessTest {
     page.keyboard().press("w");
     look("wipe");
     page.keyboard().press("w");
+    look("side by side");
+    page.keyboard().press("w");
     page.keyboard().press("h");
     page.getByTestId("watch-mark").or(page.getByText("No halo, no mud")).first().waitFor();
     look("watch");

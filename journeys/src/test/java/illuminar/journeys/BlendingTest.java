@@ -89,7 +89,7 @@ class BlendingTest {
           bench.item("luminosity").click();
         });
     assertThat(pass).containsText("as luminosity");
-    bench.set("Saturation", "60");
+    bench.set("Saturation", "-40");
     assertThat(bench.saved()).containsText("Saved");
     bench.reload();
     assertThat(bench.passes("lay-frame")).containsText("as luminosity");
@@ -111,8 +111,8 @@ class BlendingTest {
     bench.button("Edit the region").click();
     assertThat(page.getByText("Flash hot spots")).isVisible();
     bench.button("hard shadows").click();
-    bench.waitForPicture(() -> bench.set("Least", "0.5"));
-    assertThat(bench.number("Least")).hasValue("0.50 st");
+    bench.waitForPicture(() -> bench.set("Threshold", "0.5"));
+    assertThat(bench.number("Threshold")).hasValue("0.50 st");
     bench.undo();
     bench.undo();
     assertThat(bench.button("hot spots")).hasAttribute("aria-pressed", "true");

@@ -75,7 +75,40 @@ class CompareTest {
     page.evaluate("() => document.activeElement.blur()");
     page.keyboard().press("w");
     assertThat(line).hasCount(0);
+    theCameraStandsBeside();
   }
+
+  /** The camera's picture beside ours, half of the place each, moved together. */
+  private static void theCameraStandsBeside() {
+    Locator beside = page.getByTestId("beside");
+    Locator stage = page.getByTestId("stage");
+    assertThat(beside).isVisible();
+    page.waitForCondition(
+        () -> Math.abs(beside.boundingBox().width - stage.boundingBox().width) < 4);
+    page.waitForFunction(BOTH_SHOWN);
+    page.keyboard().press("Shift+F");
+    page.waitForFunction(BOTH_SHOWN);
+    page.keyboard().press("w");
+    assertThat(beside).hasCount(0);
+    page.keyboard().press("f");
+  }
+
+  /** Whether both canvases show a picture at their middle, and not the same. */
+  private static final String BOTH_SHOWN =
+      """
+      () => {
+        const [a, b] = ['beside', 'stage'].map(id => {
+          const c = document.querySelector(`[data-testid=${id}] canvas`);
+          const { data } = c.getContext('2d').getImageData(0, c.height * 0.3, c.width, c.height * 0.4);
+          let sum = 0, squares = 0, n = 0;
+          for (let i = 0; i < data.length; i += 4) {
+            sum += data[i]; squares += data[i] ** 2; n++;
+          }
+          return { mean: sum / n, spread: Math.sqrt(squares / n - (sum / n) ** 2) };
+        });
+        return a.spread > 5 && b.spread > 5 && Math.abs(a.mean - b.mean) > 1;
+      }
+      """;
 
   /** The list of steps, and back to one of them. */
   @Test

@@ -90,6 +90,16 @@ class Desk {
         AriaRole.SLIDER, new Page.GetByRoleOptions().setName(name).setExact(true));
   }
 
+  /** The points of the open curve. */
+  Locator points() {
+    return page.getByRole(
+        AriaRole.SLIDER, new Page.GetByRoleOptions().setName(Pattern.compile("^Curve point")));
+  }
+
+  Locator point(int number) {
+    return slider("Curve point " + number);
+  }
+
   Locator number(String name) {
     return page.getByLabel(name + ", number", new Page.GetByLabelOptions().setExact(true));
   }

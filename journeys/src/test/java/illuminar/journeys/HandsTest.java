@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
@@ -74,11 +73,6 @@ class HandsTest {
     page.mouse().up();
   }
 
-  private static Locator point(int number) {
-    return page.getByRole(
-        AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Curve point " + number));
-  }
-
   @Test
   void aWarmGlowOnThreeLamps() {
     key("e");
@@ -125,14 +119,76 @@ class HandsTest {
   void aCurveKeptOffTheDarks() {
     key("5");
     pick("Curve");
-    pull(point(2), 0, 8);
-    pull(point(3), 0, -8);
+    pull(bench.point(2), 0, 8);
+    pull(bench.point(3), 0, -8);
     click(bench.passes("curve").getByLabel(Pattern.compile("^Gate: ")));
     pull(page.getByTestId("gate-full"), 120, 0);
     pull(page.getByTestId("gate-from"), 80, 0);
     page.keyboard().press("Escape");
     assertThat(bench.passes("curve")).containsText(Pattern.compile("only in tones from −[45]"));
-    assertThat(point(2)).hasAttribute("aria-valuetext", Pattern.compile(".*becomes −5\\.[1-9].*"));
+    assertThat(bench.point(2))
+        .hasAttribute("aria-valuetext", Pattern.compile(".*becomes −5\\.[1-9].*"));
     assertThat(steps).isLessThanOrEqualTo(9);
+  }
+
+  /** Clicks into a number's field, types and presses Enter. */
+  private void type(String name, String value) {
+    click(bench.number(name));
+    key("Control+a");
+    steps++;
+    page.keyboard().type(value);
+    key("Enter");
+  }
+
+  private void dragTakingAway(double... places) {
+    steps++;
+    page.keyboard().down("Alt");
+    drag(places);
+    page.keyboard().up("Alt");
+  }
+
+  @Test
+  void aWindowFromADarkFrameByAToneMaskAndABrush() {
+    key("n");
+    click(bench.button("Find by tone, light or movement"));
+    click(bench.item("Tone band"));
+    type("Multiplications", "4");
+    key("k");
+    dragTakingAway(0.2, 0.8, 0.8, 0.85);
+    bench.expectParts(2);
+    click(bench.button("Use it in …"));
+    click(bench.item("Show a frame"));
+    assertThat(bench.passes("bring-frame")).hasCount(2);
+    assertThat(bench.passes("bring-frame").last())
+        .containsText(Pattern.compile("Show window frame .* in Region 2, 0.9 stops brighter"));
+    assertThat(steps).isLessThanOrEqualTo(14);
+  }
+
+  @Test
+  void aSurfaceMatchedToItsNeighbour() {
+    key("p");
+    steps++;
+    bench.click(0.32, 0.32);
+    key("p");
+    steps++;
+    bench.click(0.5, 0.25);
+    key("t");
+    click(bench.button("Bring probe 2 to the reference"));
+    assertThat(bench.passes("balance")).hasCount(1);
+    page.waitForFunction(
+        "() => Number(document.querySelector('[data-testid=difference-2]').textContent) < 1");
+    assertThat(steps).isLessThanOrEqualTo(6);
+  }
+
+  @Test
+  void aChimneyTakenOutOfARamp() {
+    key("r");
+    drag(0.5, 0.1, 0.5, 0.6);
+    key("k");
+    click(page.getByLabel("also when taking away"));
+    dragTakingAway(0.4, 0.2, 0.45, 0.35);
+    bench.expectParts(2);
+    assertThat(page.getByTestId("part").nth(1)).containsText("Brush, 1 stroke");
+    assertThat(steps).isLessThanOrEqualTo(8);
   }
 }

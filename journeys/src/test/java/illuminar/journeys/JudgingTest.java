@@ -151,7 +151,7 @@ class JudgingTest {
     assertThat(wall).containsText("mean of 1");
     board.getByLabel("Choose surface North wall").check();
     assertThat(board.getByLabel("Choose probe 2")).isChecked();
-    bench.waitForPicture(() -> bench.button("Bring to reference").click());
+    bench.waitForPicture(() -> bench.button("Bring probe 2 to the reference").click());
     assertThat(bench.stage("Balance").getByTestId("pass")).hasCount(1);
     page.waitForFunction(
         "was => Number(document.querySelector('[data-testid=difference-2]').textContent) < 0.3 * was + 1",

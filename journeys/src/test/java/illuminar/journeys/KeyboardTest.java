@@ -87,10 +87,71 @@ class KeyboardTest {
     assertThat(page.getByTestId("pass")).containsText("changes nothing yet");
     page.keyboard().press("Control+Shift+z");
     assertThat(page.getByTestId("pass")).containsText("0.1 stops brighter");
+    drawingAndCurves();
     tabTo("Deliver");
     page.keyboard().press("Enter");
     tabTo("Deliver 2 files");
     page.keyboard().press("Enter");
     assertThat(page.getByText("Study.jpg")).isVisible();
   }
+
+  private void keys(int times, String key) {
+    for (int i = 0; i < times; i++) {
+      page.keyboard().press(key);
+    }
+  }
+
+  /**
+   * Draws with the tool in hand from where the cross stands by so many steps to the right and down.
+   */
+  private void drawBy(int right, int down) {
+    page.keyboard().press("Space");
+    keys(right, "ArrowRight");
+    keys(down, "ArrowDown");
+    page.keyboard().press("Space");
+  }
+
+  /** Shapes, grips, an outline and points of a curve: arrow keys, Space, Enter and Delete alone. */
+  private void drawingAndCurves() {
+    page.keyboard().press("n");
+    page.keyboard().press("e");
+    page.keyboard().press("ArrowLeft");
+    assertThat(page.getByTestId("cross")).isVisible();
+    drawBy(8, 6);
+    assertThat(desk.parts()).hasCount(1);
+    tabTo("Width and turn, ellipse");
+    String was = page.evaluate(SHAPE).toString();
+    page.keyboard().press("ArrowRight");
+    page.waitForFunction("was => (" + SHAPE + ")() !== was", was);
+    page.keyboard().press("o");
+    page.keyboard().press("ArrowUp");
+    page.keyboard().press("Space");
+    keys(6, "ArrowRight");
+    page.keyboard().press("Space");
+    keys(6, "ArrowDown");
+    page.keyboard().press("Space");
+    page.keyboard().press("Enter");
+    assertThat(desk.parts()).hasCount(2);
+    page.keyboard().press("k");
+    page.keyboard().press("ArrowUp");
+    drawBy(5, 0);
+    assertThat(desk.parts()).hasCount(3);
+    keys(3, "Escape");
+    page.keyboard().press("5");
+    tabTo("Add …");
+    page.keyboard().press("Enter");
+    page.keyboard().type("Curv");
+    page.keyboard().press("Enter");
+    tabTo("Curve point 2");
+    String before = desk.point(2).getAttribute("aria-valuetext");
+    page.keyboard().press("ArrowUp");
+    assertThat(desk.point(2)).not().hasAttribute("aria-valuetext", before);
+    int points = desk.points().count();
+    page.keyboard().press("Delete");
+    assertThat(desk.points()).hasCount(points - 1);
+  }
+
+  /** Where the grips stand. */
+  private static final String SHAPE =
+      "() => [...document.querySelectorAll('[data-testid=grip] rect')].map(r => r.getAttribute('x')).join()";
 }

@@ -58,6 +58,28 @@ class ModulesTest {
     assertThat(call("return m.entered('*', 'st', 0.4)")).isNull();
   }
 
+  /** A factor about 1 is shown and typed as so much more or less; our own rule. */
+  @Test
+  void aSaturationRunsFromLessToMore() {
+    assertThat(call("return m.factor({unit: '%', neutral: 1, to: 2})")).isEqualTo(true);
+    assertThat(call("return m.factor({unit: '%', neutral: 1, to: 1})")).isEqualTo(false);
+    assertThat(call("return m.worded(0.6, 0.01, '±%')")).isEqualTo("−40 %");
+    assertThat(call("return m.worded(1, 0.01, '±%')")).isEqualTo("0 %");
+    assertThat(call("return m.worded(1.25, 0.01, '±%')")).isEqualTo("+25 %");
+    assertThat(number("return m.entered('-40', '±%', 1.2)")).isCloseTo(0.6, within(1e-9));
+    assertThat(number("return m.entered('−100 %', '±%', 1)")).isCloseTo(0, within(1e-9));
+    assertThat(number("return m.entered('+10', '±%', 1.2)")).isCloseTo(1.3, within(1e-9));
+    assertThat(number("return m.entered('*2', '±%', 1.2)")).isCloseTo(1.4, within(1e-9));
+  }
+
+  /** A mired is 10⁶ / K: from daylight of 6504 K to lamplight of 2700 K are 217 (CIE 15). */
+  @Test
+  void aWhiteCanBeGivenInKelvin() {
+    assertThat(number("return m.mired(2700)")).isCloseTo(-216.6, within(0.1));
+    assertThat(number("return m.mired(6504)")).isCloseTo(0, within(1e-9));
+    assertThat(number("return Number(m.kelvin(m.mired(4000)))")).isEqualTo(4000);
+  }
+
   @Test
   void amountsSayTheirSignWhereTheyCanGoEitherWay() {
     assertThat(call("return m.amount(0.5, 0.05, 'st')")).isEqualTo("+0.50 st");

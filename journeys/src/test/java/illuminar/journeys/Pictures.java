@@ -216,7 +216,7 @@ public final class Pictures {
     shots.rest();
     page.getByLabel("Choose probe 3").check();
     page.waitForTimeout(1500);
-    shots.button("Bring to reference").click();
+    shots.button("Bring probe 3 to the reference").click();
     page.getByTestId("pass").last().waitFor();
     page.waitForTimeout(6000);
     page.keyboard().press("Escape");

@@ -88,8 +88,8 @@ class RegionsTest {
     bench.item("Tone band").click();
     bench.expectParts(2);
     bench.button("Darks").click();
-    bench.set("Narrowness", "4");
-    bench.set("Take away", "6");
+    bench.set("Multiplications", "4");
+    bench.set("Minus", "6");
     assertThat(bench.parts().nth(1)).containsText("Darks 4 less 6");
     assertThat(bench.parts().nth(1)).containsText("keep overlap");
     page.locator("button[value=CURVE]").click();
@@ -112,8 +112,8 @@ class RegionsTest {
     bench.expectParts(1);
     assertThat(bench.parts().first()).hasAttribute("data-kind", "hand-window");
     bench.waitForShare("Region 2", 0.02, 0.12);
-    bench.set("Things before it left out", "0");
-    assertThat(bench.number("Things before it left out")).hasValue("0 %");
+    bench.set("Leave out what is in front", "0");
+    assertThat(bench.number("Leave out what is in front")).hasValue("0 %");
     bench.reload();
     bench.button("Region Region 2").click();
     bench.waitForShare("Region 2", 0.03, 0.14);
@@ -147,7 +147,7 @@ class RegionsTest {
     bench.click(0.4, 0.3);
     page.keyboard().up("Shift");
     assertThat(bench.parts().first()).containsText("2 strokes");
-    page.getByLabel("Paint only inside: the whole picture").click();
+    page.getByLabel("Paint only inside: no region").click();
     bench.item("Window panes").click();
     assertThat(page.getByLabel("Paint only inside: Window panes")).isVisible();
     bench.set("Ceiling", "60");
@@ -201,7 +201,7 @@ class RegionsTest {
     page.keyboard().press("n");
     page.keyboard().press("k");
     bench.drag(0.2, 0.2, 0.25, 0.22, 0.3, 0.2);
-    page.getByLabel("Paint only inside: the whole picture").click();
+    page.getByLabel("Paint only inside: no region").click();
     bench.item("Region 2").click();
     assertThat(bench.saved()).containsText("Saved");
     bench.reload();
@@ -219,7 +219,7 @@ class RegionsTest {
     assertThat(page.getByLabel("Switch on Tone")).hasCount(1);
     region("Region 3").click();
     page.getByLabel("Part 1: Brush, 1 stroke").click();
-    assertThat(page.getByLabel("Paint only inside: the whole picture")).isVisible();
+    assertThat(page.getByLabel("Paint only inside: no region")).isVisible();
   }
 
   /** One that nothing uses goes without a question. */

@@ -20,7 +20,10 @@ import java.util.regex.Pattern;
 public final class ScreenSpeed {
   private static final int MOVES = 14;
 
-  /** Adds regions and tone passes to the view's recipe, up to 8 and 12, as another tab would. */
+  /**
+   * Adds regions and passes of several kinds to the view's recipe, up to 8 and 12, as another tab
+   * would.
+   */
   private static final String FILL =
       """
       async view => {
@@ -36,12 +39,17 @@ public final class ScreenSpeed {
             { id: 'b', combine: i % 2 ? 'ADD' : 'TAKE_AWAY', shape: { kind: 'brush', strokes: [
               { radius: .03, softness: .6, flow: .8, takeAway: false, points: [at(0, .3), at(.1, .35), at(.2, .3)] }] } } ] });
         }
+        const kinds = await (await fetch('/api/catalogue')).json();
+        const mixed = ['tone', 'colour', 'detail', 'hue-band', 'fill', 'wash'];
+        const move = i => {
+          const { kind, controls } = kinds.find(k => k.kind === mixed[i % mixed.length]);
+          return { kind, ...Object.fromEntries(controls.map(c => [c.name, c.defaultValue])) };
+        };
         const all = { from: -100, full: -100, fullTo: 100, to: 100 };
         const some = { from: -8, full: -6, fullTo: -1, to: 0 };
         for (let i = r.passes.length; i < 12; i++) {
           r.passes.push({ id: `t${i}`, on: true, strength: .9, why: '', gate: i % 4 === 3 ? some : all,
-            where: { region: i < 3 ? '' : r.regions[1 + i % 7].id, outside: false },
-            move: { kind: 'tone', exposure: .01 * i, contrast: i % 3 ? 0 : 6, highlights: i % 2 ? 0 : -8, shadows: i % 2 ? 9 : 0 } });
+            where: { region: i < 3 ? '' : r.regions[1 + i % 7].id, outside: false }, move: move(i), group: '' });
         }
         const put = await fetch(`/api/views/${view}/recipe`, { method: 'PUT', body: JSON.stringify(r),
           headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token, 'If-Match': `"${state.edition}"` } });
@@ -99,11 +107,16 @@ public final class ScreenSpeed {
       System.out.println("passes: " + page.evaluate(FILL, id));
       page.reload();
       page.waitForFunction("() => Number(document.documentElement.dataset.pictures ?? 0) > 0");
+      page.keyboard().press("d");
+      page.keyboard().press("a");
       page.evaluate(WATCH);
       for (int round = 0; round < 2; round++) {
         for (int pass = 0; pass < 12; pass++) {
           Locator p = page.getByTestId("pass").nth(pass);
-          p.click(new Locator.ClickOptions().setPosition(30, 12));
+          p.getByRole(
+                  AriaRole.BUTTON,
+                  new Locator.GetByRoleOptions().setName(Pattern.compile("^Open ")))
+              .click();
           Locator slider = p.getByRole(AriaRole.SLIDER).first();
           slider.focus();
           for (int k = 0; k < MOVES; k++) {

@@ -83,31 +83,18 @@ class TonesTest {
   @Test
   void aCurveIsBentByKeysAndByMouseAndSurvivesReload() {
     bench.add("Curve", "curve");
-    Locator point =
-        page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Curve point 2"));
+    Locator point = bench.point(2);
     point.focus();
     bench.waitForPicture(() -> page.keyboard().press("ArrowDown"));
     assertThat(point).hasAttribute("aria-valuetext", Pattern.compile(".*becomes −5\\.1.*"));
     page.getByLabel("Curve in stops").click(new Locator.ClickOptions().setPosition(240, 30));
-    assertThat(
-            page.getByRole(
-                AriaRole.SLIDER,
-                new Page.GetByRoleOptions().setName(Pattern.compile("^Curve point"))))
-        .hasCount(5);
+    assertThat(bench.points()).hasCount(5);
     assertThat(bench.saved()).containsText("Saved");
     bench.reload();
     bench.passes("curve").first().click(new Locator.ClickOptions().setPosition(30, 12));
-    assertThat(
-            page.getByRole(
-                AriaRole.SLIDER,
-                new Page.GetByRoleOptions().setName(Pattern.compile("^Curve point"))))
-        .hasCount(5);
+    assertThat(bench.points()).hasCount(5);
     bench.undo();
-    assertThat(
-            page.getByRole(
-                AriaRole.SLIDER,
-                new Page.GetByRoleOptions().setName(Pattern.compile("^Curve point"))))
-        .hasCount(4);
+    assertThat(bench.points()).hasCount(4);
   }
 
   @Test

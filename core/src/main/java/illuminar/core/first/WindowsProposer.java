@@ -134,7 +134,7 @@ final class WindowsProposer implements Proposer {
     Region region = draft.region(REGION, "Window panes", Draft.add("panes", new WindowFinder(0)));
     draft.pass(
         "windows",
-        new BringFrame(panes.windowFrame(), OVER, EDGE, 0, 0, 1, mirrored ? 1 : 0),
+        new BringFrame(panes.windowFrame(), OVER, EDGE, mirrored ? 1 : 0),
         new Where(region.id(), false),
         1,
         why);

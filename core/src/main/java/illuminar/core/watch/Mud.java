@@ -17,7 +17,7 @@ import java.util.List;
  */
 record Mud(Plane light, Raster raster, List<Plane> stops) {
   /** Share of the texture's slope below which lifted darks are mud. */
-  private static final float SLOPE = 0.6f;
+  static final float SLOPE = 0.6f;
 
   /** Stops by which darks must be lifted over the picture's middle gain to be looked at. */
   private static final float LIFTED = 0.5f;
@@ -27,11 +27,55 @@ record Mud(Plane light, Raster raster, List<Plane> stops) {
 
   private static final float DARK = -3.2f;
 
+  /** Places below which nothing is said of a slope. */
+  private static final int FEW = 24;
+
   /** Deviation of the light's texture in stops below which it is noise. */
   private static final float TEXTURE = 0.06f;
 
   /** Where there is mud, each laid to the step that makes it. */
   Spots spots() {
+    Spots spots = new Spots(raster.width(), raster.height(), stops.size());
+    double[] share = new double[stops.size()];
+    each(
+        (x, y, variance, along) -> {
+          double slope = along[along.length - 1] / variance;
+          if (slope < SLOPE) {
+            share[0] = 1 - along[0] / variance;
+            for (int k = 1; k < share.length; k++) {
+              share[k] = (along[k - 1] - along[k]) / variance;
+            }
+            spots.add(x, y, 1 - slope, share);
+          }
+        });
+    return spots;
+  }
+
+  /**
+   * Slope of the last picture's texture over the light's in all lifted darks: 1 keeps it; NaN where
+   * there are hardly any.
+   */
+  double slope() {
+    double[] sums = new double[3];
+    each(
+        (x, y, variance, along) -> {
+          sums[0] += along[along.length - 1];
+          sums[1] += variance;
+          sums[2]++;
+        });
+    return sums[2] < FEW ? Double.NaN : sums[0] / sums[1];
+  }
+
+  /** Looks at a place in lifted darks. */
+  private interface Place {
+    /**
+     * @param variance of the light's texture about it
+     * @param along how far the texture above each step goes along with the light's
+     */
+    void at(int x, int y, float variance, float[] along);
+  }
+
+  private void each(Place look) {
     int radius = 9;
     Plane last = stops.get(stops.size() - 1);
     Plane ground = texture(light);
@@ -44,8 +88,7 @@ record Mud(Plane light, Raster raster, List<Plane> stops) {
     Plane cut = Box.mean(Guided.product(gain, gain), radius);
     Plane dark = Box.mean(last, radius);
     float middle = middleGain(last);
-    Spots spots = new Spots(raster.width(), raster.height(), stops.size());
-    double[] share = new double[stops.size()];
+    float[] along = new float[stops.size()];
     for (int y = radius; y < raster.height() - radius; y += 2) {
       for (int x = radius; x < raster.width() - radius; x += 2) {
         int i = y * raster.width() + x;
@@ -60,17 +103,12 @@ record Mud(Plane light, Raster raster, List<Plane> stops) {
             || lifted < LIFTED) {
           continue;
         }
-        float slope = slopes.get(slopes.size() - 1).data()[i] / v;
-        if (slope < SLOPE) {
-          share[0] = 1 - slopes.get(0).data()[i] / v;
-          for (int k = 1; k < share.length; k++) {
-            share[k] = (slopes.get(k - 1).data()[i] - slopes.get(k).data()[i]) / v;
-          }
-          spots.add(x, y, 1 - slope, share);
+        for (int k = 0; k < along.length; k++) {
+          along[k] = slopes.get(k).data()[i];
         }
+        look.at(x, y, v, along);
       }
     }
-    return spots;
   }
 
   /** Half of the picture is lifted by more than this. */

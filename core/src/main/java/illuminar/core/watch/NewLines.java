@@ -31,8 +31,13 @@ public final class NewLines {
 
   /** Reads the frames' lines. */
   public NewLines(Analysis analysis) {
-    raster = Raster.fitted(analysis.fullWidth(), analysis.fullHeight(), LONG_EDGE);
+    raster = raster(analysis);
     light = light(analysis);
+  }
+
+  /** The pixels of a view's picture that are looked over for faults. */
+  static Raster raster(Analysis analysis) {
+    return Raster.fitted(analysis.fullWidth(), analysis.fullHeight(), LONG_EDGE);
   }
 
   /** The pixels that are looked over. */

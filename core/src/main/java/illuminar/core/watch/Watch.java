@@ -73,7 +73,8 @@ public final class Watch {
     return List.copyOf(out);
   }
 
-  private static Plane tones(Picture p) {
+  /** Tones of a picture in stops below white, ten below at least. */
+  static Plane tones(Picture p) {
     Plane out = Plane.of(p.width(), p.height());
     for (int i = 0; i < out.data().length; i++) {
       out.data()[i] = Math.max(-10, Stops.of(p.luminanceAt(i)));

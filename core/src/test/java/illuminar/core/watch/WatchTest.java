@@ -1,6 +1,7 @@
 package illuminar.core.watch;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import illuminar.core.TestRoom;
 import illuminar.core.analysis.Analysis;
@@ -139,5 +140,33 @@ class WatchTest {
     assertThat(mud.get(0).pass()).isEqualTo("p");
     assertThat(mud.get(0).mends()).isEqualTo("strength");
     assertThat(mud.get(0).amount()).isBetween(0.4, 1.2);
+  }
+
+  /** The same two moves, each measured by itself: the slope says what the watch says. */
+  @Test
+  void aPassSaysWhatItLeavesOfTheDarksThatItLifts() {
+    Shape darks = new ToneBand(Look.GROUND, ToneBand.Tones.DARKS, 8, 0, List.of(), 0, 1);
+    Region narrow =
+        new Region("d", "Darks", List.of(new Part("t", Part.Combine.ADD, darks)), 0, false);
+    LiftedDarks flat = lifted(narrow, new Tone(4, 0, 0, 0));
+    assertThat(flat.lifts()).isTrue();
+    assertThat(flat.mud()).isTrue();
+    assertThat(flat.slope()).isLessThan(0.6);
+    LiftedDarks held = lifted(narrow, new Tone(0.6, 0, 0, 0));
+    assertThat(held.mud()).isFalse();
+    assertThat(held.slope()).isGreaterThan(0.7);
+    assertThat(lifted(narrow, new Tone(-1, 0, 0, 0))).isEqualTo(new LiftedDarks(false, 1, false));
+    assertThatThrownBy(() -> lifted(narrow, "other", Tone.NONE)).hasMessageContaining("other");
+  }
+
+  private static LiftedDarks lifted(Region region, Move move) {
+    return lifted(region, "p", move);
+  }
+
+  private static LiftedDarks lifted(Region region, String asked, Move move) {
+    Pass pass = new Pass("p", true, move, new Where(region.id(), false), Gate.ALL, 1, "");
+    Recipe recipe = new Recipe(new Ground.OneFrame("a0"), List.of(region), List.of(pass));
+    PreviewSession session = new PreviewSession(ROOM, new RenderCache(100_000_000));
+    return LiftedDarks.by(session, recipe, asked);
   }
 }

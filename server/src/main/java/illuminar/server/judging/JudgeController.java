@@ -12,6 +12,7 @@ import illuminar.core.recipe.Recipe;
 import illuminar.core.render.PreviewSession;
 import illuminar.core.render.Trim;
 import illuminar.core.watch.Finding;
+import illuminar.core.watch.LiftedDarks;
 import illuminar.core.watch.Watch;
 import illuminar.server.account.Member;
 import illuminar.server.recipe.RecipeJson;
@@ -59,6 +60,19 @@ class JudgeController {
           @RequestBody
           String recipe) {
     return Watch.over(session(member, id), json.read(recipe));
+  }
+
+  /** What a pass leaves of the texture in the darks that it lifts. */
+  @PostMapping("/darks/{pass}")
+  LiftedDarks darks(
+      @AuthenticationPrincipal Member member,
+      @PathVariable UUID id,
+      @PathVariable String pass,
+      @io.swagger.v3.oas.annotations.parameters.RequestBody(
+              content = @Content(schema = @Schema(ref = "#/components/schemas/Recipe")))
+          @RequestBody
+          String recipe) {
+    return LiftedDarks.by(session(member, id), json.read(recipe), pass);
   }
 
   /** Moving things and the frame that each is taken from. */

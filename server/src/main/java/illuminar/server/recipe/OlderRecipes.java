@@ -71,6 +71,9 @@ final class OlderRecipes {
         case "bring-frame" -> {
           number(move, "warmer", 0);
           number(move, "tint", 0);
+          number(move, "highlights", 0);
+          number(move, "shadows", 0);
+          number(move, "contrast", 0);
           number(move, "saturation", 1);
           number(move, "reflections", 0);
         }

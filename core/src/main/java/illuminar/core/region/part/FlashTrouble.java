@@ -23,18 +23,18 @@ import java.util.function.UnaryOperator;
  * @param flash id of the flash frame
  * @param least stops by which the flash stands out of its surroundings, 0.2 to 4
  */
-@PartKind(id = "flash-trouble", name = "Flash trouble")
+@PartKind(id = "flash-trouble", name = "Flash problem")
 public record FlashTrouble(
     String flash,
     FlashTroubles.Trouble trouble,
     @Control(
-            label = "Least",
+            label = "Threshold",
             unit = "st",
             from = 0.2,
             to = 4,
             step = 0.05,
             defaultValue = 0.3,
-            help = "How far the flash stands out of its surroundings")
+            help = "How much brighter or darker than its surroundings a problem is")
         double least)
     implements Shape {
   /** Stops over which it comes in. */

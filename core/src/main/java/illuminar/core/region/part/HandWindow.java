@@ -37,13 +37,13 @@ public record HandWindow(
     Point from,
     Point to,
     @Control(
-            label = "Things before it left out",
+            label = "Leave out what is in front",
             unit = "%",
             from = 0,
             to = 1,
             step = 0.01,
             defaultValue = 1,
-            help = "Bars, leaves, lamps before the glass; at 0 they belong to the window")
+            help = "Bars, leaves and lamps in front of the glass; at 0 % they belong to the window")
         double before,
     @Control(label = "Grow", unit = "px", from = -40, to = 40, step = 1, defaultValue = 0)
         double grow,

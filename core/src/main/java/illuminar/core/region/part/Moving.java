@@ -17,13 +17,13 @@ import illuminar.core.region.Territory;
 @PartKind(id = "moving", name = "Moving")
 public record Moving(
     @Control(
-            label = "Least",
+            label = "Threshold",
             unit = "st",
             from = 0.05,
             to = 3,
             step = 0.05,
             defaultValue = 0.4,
-            help = "Disagreement from which a place counts as moving")
+            help = "Difference between the frames from which a place counts as moving")
         double least)
     implements Shape {
   public Moving {

@@ -33,22 +33,22 @@ public record ToneBand(
     Look look,
     Tones tones,
     @Control(
-            label = "Narrowness",
+            label = "Multiplications",
             unit = "",
             from = 1,
             to = 8,
             step = 0.05,
             defaultValue = 2,
-            help = "How often the luminance is multiplied by itself")
+            help = "How often the tones are multiplied by themselves; more is narrower")
         double exponent,
     @Control(
-            label = "Take away",
+            label = "Minus",
             unit = "",
             from = 0,
             to = 8,
             step = 0.05,
             defaultValue = 0,
-            help = "The narrower band of the same tones that is taken away; below 1 none")
+            help = "Multiplications of a narrower band that is taken away; below 1 none")
         double less,
     List<Point> curve,
     @Control(
@@ -60,7 +60,7 @@ public record ToneBand(
             defaultValue = 0,
             under = "white",
             apart = 0.01,
-            help = "Shares below become nothing")
+            help = "Mask values below this become black")
         double black,
     @Control(
             label = "White",
@@ -69,7 +69,7 @@ public record ToneBand(
             to = 1,
             step = 0.01,
             defaultValue = 1,
-            help = "Shares above become all")
+            help = "Mask values above this become white")
         double white)
     implements Shape {
   private static final int STEPS = 4096;

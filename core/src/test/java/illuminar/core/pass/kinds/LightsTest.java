@@ -169,6 +169,15 @@ class LightsTest {
     }
   }
 
+  /** A frame shown in a place and the same frame laid over it are developed alike. */
+  @Test
+  void aFrameShownInAPlaceIsDevelopedAsOneLaidOver() {
+    Picture laid = picture(new LayFrame("dark", Blend.NORMAL, 1.5, 30, -20, -40, 60, 35, 0.7));
+    Picture shown = picture(new BringFrame("dark", 1.5, 30, -20, -40, 60, 35, 0.7, 0, 0));
+    assertThat(apart(shown, laid)).isLessThan(0.01);
+    assertThat(apart(shown, picture(new BringFrame("dark", 1.5, 0)))).isGreaterThan(3);
+  }
+
   @Test
   void warmerAndMagentaGoTheirWays() {
     Picture plain = shown("a");

@@ -106,7 +106,7 @@ class ReflectionsTest {
   }
 
   private static Picture picture(Analysis analysis, double out) {
-    Move move = new BringFrame("view", 0.5, 0, 0, 0, 1, out);
+    Move move = new BringFrame("view", 0.5, 0, out);
     return new PreviewSession(analysis, new RenderCache(20_000_000)).picture(recipe(move), WHOLE);
   }
 
@@ -134,7 +134,7 @@ class ReflectionsTest {
     Analysis without = new Analysis(new Frames(all, "room", TestRoom.response()));
     // the view's mean light sets its gain; tones go with light to the 0.8 in the test camera
     double lighter = 0.8 * (meanStops(analysis, "view") - meanStops(without, "view"));
-    Move move = new BringFrame("view", 0.5 - lighter, 0, 0, 0, 1, 0);
+    Move move = new BringFrame("view", 0.5 - lighter, 0);
     return new PreviewSession(without, new RenderCache(20_000_000)).picture(recipe(move), WHOLE);
   }
 
@@ -204,7 +204,7 @@ class ReflectionsTest {
 
   @Test
   void aFrameTakenWithTheLampsOffHasNothingToTakeOut() {
-    Move move = new BringFrame("off", 0.5, 0, 0, 0, 1, 1);
+    Move move = new BringFrame("off", 0.5, 0, 1);
     PreviewSession session = new PreviewSession(taken(OFF), new RenderCache(20_000_000));
     assertThatThrownBy(() -> session.picture(recipe(move), WHOLE))
         .hasMessageContaining("lamps off");

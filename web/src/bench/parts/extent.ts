@@ -1,0 +1,26 @@
+import type { Part } from "../../api/types";
+import { fullSize } from "../state/view";
+import { readPath } from "../tools/path";
+import { partUi } from ".";
+
+/**
+ * The shorter side of what drawn parts span, in pixels at full size; nothing where none is drawn. Of it a
+ * feather can be given in percent.
+ */
+export function extentOf(parts: Part[]): number | undefined {
+  const points = parts.flatMap(({ shape }) =>
+    shape.kind === "brush"
+      ? shape.strokes.flatMap((s) => readPath(s.path))
+      : (partUi(shape.kind).lines?.(shape).flat() ?? []),
+  );
+  if (points.length === 0) return undefined;
+  const span = (along: (p: (typeof points)[number]) => number) => {
+    const all = points.map(along);
+    return Math.max(...all) - Math.min(...all);
+  };
+  const side = Math.min(
+    span((p) => p.x),
+    span((p) => p.y),
+  );
+  return side > 0 ? side * fullSize().long : undefined;
+}
