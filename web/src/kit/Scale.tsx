@@ -15,7 +15,7 @@ export interface ScaleProps {
   /** Where it changes nothing. A share about 1 is shown as so much more or less. */
   neutral?: number;
   /** Pixels of the shape that it belongs to, so that a typed percentage of it is understood too. */
-  shape?: number;
+  shape?: () => number | undefined;
   /** The colour that a value stands for. */
   colour?: (value: number) => string;
   help?: string;
@@ -34,7 +34,8 @@ export function Scale(props: ScaleProps) {
   });
   const onMove = useCallback((v: number) => latest.current.onMove(v), []);
   const onSettle = useCallback(() => latest.current.onSettle(), []);
-  return <Drawn {...props} onMove={onMove} onSettle={onSettle} />;
+  const shape = useCallback(() => latest.current.shape?.(), []);
+  return <Drawn {...props} onMove={onMove} onSettle={onSettle} shape={shape} />;
 }
 
 /**
@@ -123,8 +124,9 @@ const Drawn = memo(function Drawn({
     }
   };
   const read = (text: string) => {
-    const share = shape && text.trim().endsWith("%") ? entered(text, "%", value / shape) : undefined;
-    return share === undefined ? entered(text, shown, value) : share * (shape ?? 1);
+    const size = unit === "px" && text.trim().endsWith("%") ? shape?.() : undefined;
+    const share = size && entered(text, "%", value / size);
+    return size && share !== undefined ? share * size : entered(text, shown, value);
   };
   const place = (100 * (value - from)) / (to - from);
   const origin = about1 ? 1 : 0;

@@ -15,8 +15,13 @@ export function extentOf(parts: Part[]): number | undefined {
   );
   if (points.length === 0) return undefined;
   const span = (along: (p: (typeof points)[number]) => number) => {
-    const all = points.map(along);
-    return Math.max(...all) - Math.min(...all);
+    let least = Infinity;
+    let most = -Infinity;
+    for (const p of points) {
+      least = Math.min(least, along(p));
+      most = Math.max(most, along(p));
+    }
+    return most - least;
   };
   const side = Math.min(
     span((p) => p.x),

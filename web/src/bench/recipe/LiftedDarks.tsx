@@ -29,7 +29,7 @@ export function LiftedDarks({ pass }: { pass: Pass }) {
   const slope = `Slope of the lifted darks ${darks.slope.toFixed(2)}`;
   return (
     <Typography
-      role="status"
+      role={darks.mud ? "status" : undefined}
       variant="caption"
       component="div"
       sx={{ textAlign: "right", color: darks.mud ? look.alarm : undefined }}

@@ -102,7 +102,7 @@ export function PartRow({ region, part, index }: { region: Region; part: Part; i
           <Scale
             label="Part feather"
             help="In px, or typed in % of the shape"
-            shape={extentOf([part])}
+            shape={() => extentOf([part])}
             unit="px"
             from={0}
             to={400}

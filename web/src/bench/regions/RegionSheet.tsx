@@ -90,7 +90,7 @@ export function RegionSheet() {
           <Scale
             key={r.name}
             {...r}
-            shape={r.name === "feather" ? extentOf(region.parts) : undefined}
+            shape={r.name === "feather" ? () => extentOf(region.parts) : undefined}
             value={region[r.name]}
             onMove={(v) => {
               move(region.id);

@@ -175,4 +175,25 @@ class TonesTest {
                 .or(bench.stage("Air").getByText(Pattern.compile("No level land|is clear"))))
         .isVisible();
   }
+
+  /** A lift of the darkest tones alone says how flat it makes them; less of it, and it is quiet. */
+  @Test
+  void liftedDarksSayTheirSlopeAndWarnOfMud() {
+    bench.add("Tone", "tone");
+    bench.waitForPicture(() -> bench.set("Shadows", "100"));
+    Locator slope = page.getByText(Pattern.compile("lope of the lifted darks \\d\\.\\d\\d"));
+    assertThat(slope).isVisible();
+    bench.waitForPicture(() -> bench.set("Shadows", "0"));
+    assertThat(slope).hasCount(0);
+  }
+
+  /** What is typed in % is taken of the shorter side of the shape, and kept in px. */
+  @Test
+  void aFeatherIsTypedInPercentOfItsShape() {
+    bench.ellipse(0.4, 0.4, 0.5, 0.5);
+    bench.set("Feather", "30 %");
+    assertThat(bench.number("Feather")).hasValue(Pattern.compile("^[1-9]\\d+ px$"));
+    bench.set("Feather", "7 px");
+    assertThat(bench.number("Feather")).hasValue("7 px");
+  }
 }

@@ -147,6 +147,29 @@ class JudgeTest {
         .matches(a -> a.statusCode() >= 400 && a.statusCode() < 500);
   }
 
+  /** What is measured is the core's (WatchTest); a pass that is not there is refused. */
+  @Test
+  void aPassSaysWhatItLeavesOfTheDarksThatItLifts() throws Exception {
+    ObjectNode recipe = recipe();
+    ((ArrayNode) recipe.path("passes"))
+        .add(
+            Visitor.JSON.readTree(
+                """
+                {"id": "lift", "on": true, "strength": 1, "why": "", "group": "",
+                 "where": {"region": "", "outside": false},
+                 "gate": {"from": -100, "full": -100, "fullTo": 100, "to": 100},
+                 "move": {"kind": "tone", "exposure": 0, "contrast": 0, "highlights": 0,
+                          "shadows": 100, "midtones": 0, "follow": 0}}
+                """));
+    JsonNode darks = ask("/api/views/" + view + "/darks/lift", recipe);
+    double slope = darks.path("slope").asDouble();
+    assertThat(slope).isBetween(0.2, 1.5);
+    assertThat(darks.path("mud").asBoolean()).isEqualTo(slope < 0.6);
+    HttpResponse<String> unknown =
+        visitor.post("/api/views/" + view + "/darks/other", recipe.toString());
+    assertThat(unknown.statusCode()).isBetween(400, 422);
+  }
+
   /** White is all, transparent where the pass is off. */
   @Test
   void transmissionIsShownWhereTheHazePassWorks() throws Exception {

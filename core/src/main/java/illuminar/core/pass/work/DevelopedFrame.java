@@ -8,7 +8,6 @@ import illuminar.core.colour.WhiteShift;
 import illuminar.core.filter.Guided;
 import illuminar.core.frame.Curve;
 import illuminar.core.frame.Response;
-import illuminar.core.pass.kinds.Tone;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
@@ -16,7 +15,7 @@ import illuminar.core.picture.Raster;
 /**
  * One frame developed for itself. It is turned into light by the camera's response, exposed anew,
  * given another white, and rendered again by the same response; contrast, highlights and shadows
- * bend its tones as {@link Tone} does; saturation scales colours about their luminance.
+ * bend its tones by {@link TonalGain}; saturation scales colours about their luminance.
  *
  * @param exposed per channel, from the frame's display values to those at the new exposure
  * @param toWork sRGB primaries to BT.2020, in the frame's own white
@@ -96,7 +95,6 @@ public record DevelopedFrame(
   public static final class Rows {
     private final DevelopedFrame frame;
     private final Guided.Rows base;
-    private final Tone tone;
     private final float saturation;
     private final boolean bent;
     private final int width;
@@ -106,7 +104,6 @@ public record DevelopedFrame(
       this.frame = frame;
       width = raster.width();
       base = s.byPlace() ? frame.base.rows(frame.fullWidth, frame.fullHeight, raster) : null;
-      tone = new Tone(0, s.contrast, s.highlights, s.shadows);
       saturation = (float) s.saturation;
       bent = base != null || s.contrast != 0;
     }
@@ -139,8 +136,12 @@ public record DevelopedFrame(
       float gain = 1;
       if (bent) {
         float stops = Stops.of(y);
+        float around = base == null ? stops : base.at(i % width, stops);
+        Settings s = frame.settings;
         gain =
-            Stops.light(Tone.gain(tone, stops, base == null ? stops : base.at(i % width, stops)));
+            Stops.light(
+                TonalGain.bend(stops, (float) s.contrast)
+                    + TonalGain.lift(around, (float) s.highlights, (float) s.shadows));
       }
       for (int c = 0; c < 3; c++) {
         out[c] = (y + (out[c] - y) * saturation) * gain;

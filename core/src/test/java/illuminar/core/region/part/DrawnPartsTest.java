@@ -135,7 +135,7 @@ class DrawnPartsTest {
         .hasMessageContaining("ellipse");
     assertThatThrownBy(() -> new Panel(List.of(Drawn.at(1, 1)), 0)).hasMessageContaining("four");
     assertThatThrownBy(() -> Drawn.band(Tones.LIGHTS, 9, 0))
-        .hasMessage("Narrowness goes from 1 to 8, not 9");
+        .hasMessage("Multiplications goes from 1 to 8, not 9");
     assertThatThrownBy(() -> new Region("r", "R", List.of(), 80, 0, 0, 1, false))
         .hasMessage("grow is −60 to 60 px, not 80");
     assertThatThrownBy(() -> new Brush(java.util.Collections.nCopies(10_001, null)))

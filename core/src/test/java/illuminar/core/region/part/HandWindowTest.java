@@ -149,6 +149,6 @@ class HandWindowTest {
   @Test
   void limitsAreNamed() {
     assertThatThrownBy(() -> new HandWindow(at(1, 1), at(2, 2), 1.2, 0, 3))
-        .hasMessageContaining("left out");
+        .hasMessageContaining("in front");
   }
 }
