@@ -60,7 +60,8 @@ class FinishingTest {
     page.waitForFunction("was => (" + WARMTH.strip() + ")() < was - 3", before);
     assertThat(bench.saved()).not().hasText(saved);
     assertThat(bench.saved()).containsText("Saved");
-    assertThat(page.getByText(Pattern.compile("neutral at .* K"))).isVisible();
+    // 10⁶ K / (10⁶ / 6504 + 40): what a mired is (CIE 15)
+    assertThat(page.getByLabel("Warmer, neutral at")).hasValue("5160 K");
     bench.passes("colour").getByLabel(Pattern.compile("^Warmer: ")).click();
     Locator dialog = page.getByRole(AriaRole.PRESENTATION);
     Locator typed = dialog.getByLabel("Warmer, number");
