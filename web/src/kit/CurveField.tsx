@@ -3,15 +3,9 @@ import { useDrag } from "@use-gesture/react";
 import { useRef, useState } from "react";
 import type { Point } from "../api/types";
 import { look } from "../theme";
+import { ARROWS } from "./arrows";
 
 const W = 256;
-
-const ARROWS: Record<string, [number, number] | undefined> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, 1],
-  ArrowDown: [0, -1],
-};
 
 /** How large a point is to the pointer, pixels: WCAG 2.2, 2.5.8. */
 const HIT = 24;
@@ -167,7 +161,7 @@ export function CurveField({
                 return;
               }
               const k = e.shiftKey ? 5 : 1;
-              if (by) place(i, { x: p.x + by[0] * step * k, y: p.y + by[1] * step * k });
+              if (by) place(i, { x: p.x + by[0] * step * k, y: p.y - by[1] * step * k });
               onSettle();
             }}
           >

@@ -1,13 +1,16 @@
 import { Box } from "@mui/material";
 import { useEffect, useRef } from "react";
 import { look } from "../../theme";
-import { geometry, pan, useViewport, zoomTo } from "../state/viewport";
+import { pan, useViewport } from "../state/viewport";
 import { useWipe } from "../state/wipe";
 import { placedImage, surface } from "./paint";
+import { useWheel } from "./useWheel";
 
 /** The anchor as the camera made it, beside the picture: the same place, as large; both move together. */
 export function Beside() {
+  const box = useRef<HTMLDivElement>(null);
   const canvas = useRef<HTMLCanvasElement>(null);
+  useWheel(box);
   useEffect(() => {
     const draw = () => {
       const s = useViewport.getState();
@@ -21,6 +24,7 @@ export function Beside() {
   }, []);
   return (
     <Box
+      ref={box}
       role="img"
       aria-label="The camera's picture"
       data-testid="beside"
@@ -35,10 +39,6 @@ export function Beside() {
       }}
       onPointerDown={(e) => e.currentTarget.setPointerCapture(e.pointerId)}
       onPointerMove={(e) => e.buttons === 1 && pan(e.movementX, e.movementY)}
-      onWheel={(e) => {
-        const r = e.currentTarget.getBoundingClientRect();
-        zoomTo(geometry().scale * Math.exp(-e.deltaY * 0.0016), e.clientX - r.left, e.clientY - r.top);
-      }}
     >
       <canvas ref={canvas} style={{ display: "block", position: "absolute", inset: 0 }} />
       <Box

@@ -1,7 +1,7 @@
 import { useDrag } from "@use-gesture/react";
 import type { Part, Point, Shape } from "../../api/types";
+import { ARROWS } from "../../kit/arrows";
 import { look } from "../../theme";
-import { ARROWS } from "../arrows";
 import { changePart } from "../edits/regions";
 import { partUi } from "../parts";
 import { minus, plus } from "../parts/part";

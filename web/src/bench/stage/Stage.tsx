@@ -9,7 +9,7 @@ import { useGesture } from "../state/gesture";
 import { useHand } from "../state/hand";
 import { useMasks } from "../state/masks";
 import { useView } from "../state/view";
-import { geometry, resize, useViewport, zoomTo } from "../state/viewport";
+import { resize, useViewport } from "../state/viewport";
 import { useWipe } from "../state/wipe";
 import type { Tool } from "../tools/tool";
 import { WatchMarks } from "../watch/Watch";
@@ -18,6 +18,7 @@ import { Handles } from "./Handles";
 import { paint } from "./paint";
 import { useCross, useHandOnStage, type Place } from "./useHandOnStage";
 import { ToolHint } from "./ToolHint";
+import { useWheel } from "./useWheel";
 import { WipeLine } from "./WipeLine";
 import { Working } from "./Working";
 
@@ -125,21 +126,6 @@ function useSize(box: React.RefObject<HTMLDivElement | null>) {
     });
     watch.observe(box.current);
     return () => watch.disconnect();
-  }, [box]);
-}
-
-/** The wheel zooms with the point under it staying where it is. */
-function useWheel(box: React.RefObject<HTMLDivElement | null>) {
-  useEffect(() => {
-    const el = box.current;
-    if (!el) return;
-    const wheel = (e: WheelEvent) => {
-      e.preventDefault();
-      const r = el.getBoundingClientRect();
-      zoomTo(geometry().scale * Math.exp(-e.deltaY * 0.0016), e.clientX - r.left, e.clientY - r.top);
-    };
-    el.addEventListener("wheel", wheel, { passive: false });
-    return () => el.removeEventListener("wheel", wheel);
   }, [box]);
 }
 

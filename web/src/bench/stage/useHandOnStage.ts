@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from "react";
+import { ARROWS } from "../../kit/arrows";
 import { within } from "../../kit/numbers";
-import { ARROWS } from "../arrows";
 import { point } from "../state/asking";
 import { pan, geometry, useViewport, zoomTo } from "../state/viewport";
 import { far, type Spot, type Tool } from "../tools/tool";

@@ -1,28 +1,15 @@
-import { useQuery } from "@tanstack/react-query";
 import { data, server } from "../../api/client";
-import { useGesture } from "../state/gesture";
 import { useHelpers } from "../state/helpers";
-import { recipe as now, useHistory } from "../state/history";
-import { kindOf, useView } from "../state/view";
+import { recipe as now } from "../state/history";
+import { useJudged } from "../state/judged";
+import { kindOf } from "../state/view";
 
-/** Faults in the picture on the bench while it is watched; asked for once a gesture is over. */
+/** Faults in the picture on the bench while it is watched. */
 export function useFindings() {
-  const id = useView((s) => s.sheet?.id) ?? "";
   const watching = useHelpers((s) => s.watching);
-  // what is not watched costs nothing
-  const moving = useGesture((s) => watching && s.moving);
-  const body = useHistory((s) => (watching ? s.settled : undefined));
-  return useQuery({
-    queryKey: ["watch", id, body],
-    queryFn: () => {
-      if (!body) throw new Error("There is no recipe yet.");
-      return data(server.POST("/api/views/{id}/watch", { params: { path: { id } }, body }));
-    },
-    enabled: !moving && !!id && !!body,
-    placeholderData: (before) => before,
-    staleTime: Infinity,
-    gcTime: 10_000,
-  });
+  return useJudged(["watch"], watching, (id, body) =>
+    data(server.POST("/api/views/{id}/watch", { params: { path: { id } }, body })),
+  );
 }
 
 /** The stages whose passes make faults, while the picture is watched. */

@@ -39,6 +39,17 @@ public record Picture(int width, int height, float[] r, float[] g, float[] b) {
     return Math.max(r[i], Math.max(g[i], b[i]));
   }
 
+  /**
+   * Mixes a colour into one pixel.
+   *
+   * @param share of the colour, 0 to 1
+   */
+  public void mix(int i, float[] colour, float share) {
+    r[i] += (colour[0] - r[i]) * share;
+    g[i] += (colour[1] - g[i]) * share;
+    b[i] += (colour[2] - b[i]) * share;
+  }
+
   public Picture copy() {
     return new Picture(width, height, r.clone(), g.clone(), b.clone());
   }

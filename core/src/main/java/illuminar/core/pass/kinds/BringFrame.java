@@ -195,9 +195,7 @@ public record BringFrame(
           rows::to,
           (i, m) -> {
             rows.at(camera, i, colour);
-            below.r()[i] += (colour[0] - below.r()[i]) * m;
-            below.g()[i] += (colour[1] - below.g()[i]) * m;
-            below.b()[i] += (colour[2] - below.b()[i]) * m;
+            below.mix(i, colour, m);
           });
     }
 

@@ -113,9 +113,7 @@ public record LayFrame(
             if (mode != Blend.NORMAL) {
               blended(below, i, colour, under);
             }
-            below.r()[i] += (colour[0] - below.r()[i]) * m;
-            below.g()[i] += (colour[1] - below.g()[i]) * m;
-            below.b()[i] += (colour[2] - below.b()[i]) * m;
+            below.mix(i, colour, m);
           });
     }
 

@@ -104,9 +104,7 @@ public final class ByTone {
               }
             }
             Matrix3.apply(TO_WORK, c[0], c[1], c[2], c);
-            p.r()[i] += (c[0] - p.r()[i]) * m;
-            p.g()[i] += (c[1] - p.g()[i]) * m;
-            p.b()[i] += (c[2] - p.b()[i]) * m;
+            p.mix(i, c, m);
           });
     }
   }
