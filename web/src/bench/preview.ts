@@ -14,9 +14,14 @@ import type {
   Request,
 } from "../api/types";
 
+/**
+ * What a picture is for: the stage, the other side of a wipe, or nothing but that the server keeps what the next one
+ * needs. The stage's picture comes before the others.
+ */
+export type Use = "stage" | "before" | "ahead";
+
 export interface Listener {
-  /** @param before whether it is the other side of a wipe */
-  picture: (head: PictureAnswer, image: ImageBitmap, roundMs: number, before: boolean) => void;
+  picture: (head: PictureAnswer, image: ImageBitmap, roundMs: number, use: Use) => void;
   /** Whether a picture is under way. */
   busy: (is: boolean) => void;
   mask: (head: MaskAnswer, image: ImageBitmap) => void;
@@ -55,7 +60,7 @@ interface Waiting {
 export class Preview {
   private readonly socket: WebSocket;
   private seq = 0;
-  private readonly sent = new Map<number, { at: number; before: boolean }>();
+  private readonly sent = new Map<number, { at: number; use: Use }>();
   private busy = false;
   private next?: () => void;
   private lastPicture?: () => void;
@@ -117,11 +122,11 @@ export class Preview {
         return this.failed(head.request, head.seq, head.slot, head.said);
       case "picture": {
         const image = await joined(head, body);
-        const { at, before } = this.sent.get(head.seq) ?? { at: performance.now(), before: false };
+        const { at, use } = this.sent.get(head.seq) ?? { at: performance.now(), use: "stage" };
         this.sent.delete(head.seq);
         this.to.problem(undefined);
         this.done();
-        this.to.picture(head, image, performance.now() - at, before);
+        this.to.picture(head, image, performance.now() - at, use);
       }
     }
   }
@@ -152,20 +157,21 @@ export class Preview {
     if (this.socket.readyState === WebSocket.OPEN) this.socket.send(JSON.stringify(message));
   }
 
-  /** @param before whether it is the other side of a wipe; it gives way to the picture itself */
-  picture(ask: Omit<PictureRequest, "kind" | "seq">, before = false) {
+  /** Whether it goes out now or is the next to; one that is not for the stage does neither while others do. */
+  picture(ask: Omit<PictureRequest, "kind" | "seq" | "aside">, use: Use = "stage"): boolean {
     const at = performance.now();
     const go = () => {
       this.busy = true;
-      this.to.busy(true);
+      if (use !== "ahead") this.to.busy(true);
       const seq = ++this.seq;
-      this.sent.set(seq, { at, before });
-      this.send({ kind: "picture", seq, ...ask });
+      this.sent.set(seq, { at, use });
+      this.send({ kind: "picture", seq, aside: use !== "stage", ...ask });
     };
-    if (before && this.busy) return;
-    if (!before) this.lastPicture = go;
+    if (use !== "stage" && this.busy) return false;
+    if (use === "stage") this.lastPicture = go;
     if (this.busy || this.socket.readyState !== WebSocket.OPEN) this.next = go;
     else go();
+    return true;
   }
 
   mask(slot: string, recipe: Recipe, region: string, raster: Raster) {

@@ -1,6 +1,6 @@
 import type { Look, Pass, PictureAnswer, Recipe, Region } from "../../api/types";
 import { coarser } from "../geometry";
-import { Preview } from "../preview";
+import { Preview, type Use } from "../preview";
 import { inOrder } from "./board";
 import { ALL, ANCHOR, useGesture } from "./gesture";
 import { useHistory } from "./history";
@@ -22,6 +22,9 @@ let preview: Preview | undefined;
 /** Whether nothing has come yet: the first picture is a quick one, and the sharp one follows it. */
 let first = true;
 
+/** What was worked on, and how large the picture was, when what a coarse picture needs was asked for ahead. */
+let ahead = "";
+
 /** Why the last picture or mask failed. */
 let shownProblem = "";
 
@@ -31,6 +34,7 @@ const asked = new Map<string, Region>();
 export function connect(view: string) {
   asked.clear();
   first = true;
+  ahead = "";
   preview = new Preview(view, {
     picture,
     mask: (head, image) => takeMask(head, image, asked.get(head.region)),
@@ -80,10 +84,10 @@ function leftOut(pass: Pass): boolean {
 export function askPicture() {
   const { recipe } = useHistory.getState();
   const { alone, sharpMs } = useViewport.getState();
-  const { moving, worked, before } = useGesture.getState();
+  const { moving, paused, worked, before } = useGesture.getState();
   const raster = seen();
   if (!recipe || !raster) return;
-  const coarse = moving && sharpMs > PROMPT;
+  const coarse = moving && !paused && sharpMs > PROMPT;
   preview?.picture({
     draft: coarse || first,
     moving: worked,
@@ -91,24 +95,42 @@ export function askPicture() {
     frame: before === ANCHOR ? anchor() : alone,
     raster: coarse ? coarser(raster, geometry()) : raster,
     probes: inOrder(),
-    quality: moving ? 0.85 : 0.93,
+    quality: moving && !paused ? 0.85 : 0.93,
   });
 }
 
 const anchor = () => useView.getState().sheet?.frames.find((f) => f.anchor)?.id ?? "";
 
+const REST = { draft: false, moving: "", frame: "", probes: [], quality: 0.93 };
+
 /** Asks for the camera's picture to show against ours, once the picture itself is here and the one that is there is of another place. */
-export function askBefore() {
+export function askBefore(): boolean {
   const { mode, before } = useWipe.getState();
   const { recipe } = useHistory.getState();
   const raster = seen();
-  if (!mode || !recipe || !raster || JSON.stringify(before?.raster) === JSON.stringify(raster)) return;
-  const rest = { draft: false, moving: "", probes: [], quality: 0.93 };
-  preview?.picture({ ...rest, recipe, frame: anchor(), raster }, true);
+  if (!mode || !recipe || !raster || JSON.stringify(before?.raster) === JSON.stringify(raster)) return false;
+  return preview?.picture({ ...REST, recipe, frame: anchor(), raster }, "before") ?? false;
 }
 
-function picture(head: PictureAnswer, image: ImageBitmap, roundMs: number, before: boolean) {
-  if (before) {
+/** Lets the server keep what lies below what is worked on as coarse pictures need it, so that its first move is prompt. */
+function askAhead() {
+  const { recipe } = useHistory.getState();
+  const { alone } = useViewport.getState();
+  const { worked, before } = useGesture.getState();
+  const raster = seen();
+  const now = worked + JSON.stringify(raster);
+  if (!recipe || !raster || !worked || alone || before || now === ahead) return;
+  ahead = now;
+  const coarse = coarser(raster, geometry());
+  preview?.picture({ ...REST, draft: true, moving: worked, recipe, raster: coarse, quality: 0.85 }, "ahead");
+}
+
+function picture(head: PictureAnswer, image: ImageBitmap, roundMs: number, use: Use) {
+  if (use === "ahead") {
+    image.close();
+    return;
+  }
+  if (use === "before") {
     takeBefore(image, head.raster);
     return;
   }
@@ -128,7 +150,7 @@ function picture(head: PictureAnswer, image: ImageBitmap, roundMs: number, befor
     askPicture();
     return;
   }
-  if (sharp) askBefore();
+  if (sharp && !askBefore()) askAhead();
   const marks = document.documentElement.dataset;
   marks.sharp = String(sharp);
   marks.pictures = String(Number(marks.pictures ?? 0) + 1);

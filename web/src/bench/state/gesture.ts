@@ -10,6 +10,8 @@ export const ALL = "all";
 /** What moves just now; overlays are hidden meanwhile. */
 export interface GestureState {
   moving: boolean;
+  /** Whether what moves holds still for the moment, so that it can be seen sharp. */
+  paused: boolean;
   /** Id of the pass, group or region that was worked on last; empty for the ground. */
   worked: string;
   /** Whether the zebra shows for as long as the control moves. */
@@ -18,7 +20,7 @@ export interface GestureState {
   before: string;
 }
 
-const start: GestureState = { moving: false, worked: "", clipping: false, before: "" };
+const start: GestureState = { moving: false, paused: false, worked: "", clipping: false, before: "" };
 
 export const useGesture = create<GestureState>(() => start);
 
@@ -26,8 +28,13 @@ export const useGesture = create<GestureState>(() => start);
 const REST = 180;
 let resting: ReturnType<typeof setTimeout> | undefined;
 
+/** Until a control that moves counts as held still; milliseconds. */
+const PAUSE = 120;
+let pausing: ReturnType<typeof setTimeout> | undefined;
+
 export function resetGesture() {
   clearTimeout(resting);
+  clearTimeout(pausing);
   useGesture.setState(start, true);
 }
 
@@ -38,12 +45,14 @@ export function resetGesture() {
  */
 export function move(worked: string, clipping = false) {
   clearTimeout(resting);
-  useGesture.setState({ moving: true, worked, clipping });
+  clearTimeout(pausing);
+  pausing = setTimeout(() => useGesture.setState({ paused: true }), PAUSE);
+  useGesture.setState({ moving: true, paused: false, worked, clipping });
 }
 
 /** Something of a pass, group or region changes whose mask stays in sight. */
 export function work(worked: string) {
-  useGesture.setState({ moving: false, worked });
+  useGesture.setState({ moving: false, paused: false, worked });
 }
 
 /** The gesture is over: one step for the history; overlays come back when the control rests. */

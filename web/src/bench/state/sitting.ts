@@ -2,7 +2,7 @@ import { data, Refused, saidOf, server } from "../../api/client";
 import type { Recipe, ViewSheet } from "../../api/types";
 import { askBefore, askMask, askPicture, askThumbs, connect, disconnect, isConnected } from "./asking";
 import { resetBoard, useBoard } from "./board";
-import { resetGesture, useGesture } from "./gesture";
+import { resetGesture, useGesture, work } from "./gesture";
 import { resetHand, take, useHand } from "./hand";
 import { resetHelpers } from "./helpers";
 import { loadHistory, openHistory, useHistory } from "./history";
@@ -109,7 +109,8 @@ function watch(): (() => void)[] {
       if (moved) maskDue();
     }),
     useGesture.subscribe((now, old) => {
-      if (now.before !== old.before || (!now.moving && old.moving)) pictureDue();
+      const rests = !now.moving && old.moving && !old.paused;
+      if (now.before !== old.before || rests || (now.paused && !old.paused)) pictureDue();
       if (!now.moving && old.moving) maskDue();
     }),
     useBoard.subscribe((now, old) => {
@@ -117,6 +118,11 @@ function watch(): (() => void)[] {
     }),
     useHand.subscribe((now, old) => {
       if (now.region !== old.region) maskDue();
+      const taken = now.sheet && now.region !== old.region ? now.region : now.pass !== old.pass && now.pass;
+      if (taken && isConnected()) {
+        work(taken);
+        pictureDue();
+      }
     }),
     useWipe.subscribe((now, old) => {
       if (now.mode !== old.mode) askBefore();

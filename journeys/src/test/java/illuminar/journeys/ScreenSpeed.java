@@ -15,7 +15,8 @@ import java.util.regex.Pattern;
  * Times controls in the real interface: from a key on a slider until the frame in which the new
  * picture stands on the screen, which may be a coarser one, and until it stands there sharp. Keys
  * follow one another without a rest, as when a control is dragged; every few of them the control
- * rests. No test; run by {@code ./illuminar benchmark screen FOLDER}.
+ * rests. A pass that was opened is looked at before it is moved. No test; run by {@code ./illuminar
+ * benchmark screen FOLDER}.
  */
 public final class ScreenSpeed {
   private static final int MOVES = 14;
@@ -61,13 +62,15 @@ public final class ScreenSpeed {
   private static final String WATCH =
       """
       () => {
-        Object.assign(window, { took: [], server: [], sharp: [] });
+        Object.assign(window, { took: [], server: [], sharp: [], passes: {} });
         let since = 0;
         let last = 0;
         addEventListener('keydown', () => { last = since = performance.now(); }, true);
         new MutationObserver(() => requestAnimationFrame(() => setTimeout(() => {
           const { sharp } = document.documentElement.dataset;
           if (since) {
+            const open = document.querySelector('[data-testid=pass]:has([aria-expanded=true])');
+            (window.passes[open.dataset.kind] ??= []).push(performance.now() - since);
             window.took.push(performance.now() - since);
             window.server.push(Number(document.querySelector('[data-testid=timing]').dataset.server));
           }
@@ -79,6 +82,9 @@ public final class ScreenSpeed {
         }))).observe(document.documentElement, { attributeFilter: ['data-pictures'] });
       }
       """;
+
+  /** How long a hand takes from a pass that it opened to one of its controls; milliseconds. */
+  private static final int REACH = 1200;
 
   private ScreenSpeed() {}
 
@@ -119,6 +125,7 @@ public final class ScreenSpeed {
               .click();
           Locator slider = p.getByRole(AriaRole.SLIDER).first();
           slider.focus();
+          page.waitForTimeout(REACH);
           for (int k = 0; k < MOVES; k++) {
             int n = ((Number) page.evaluate("() => window.took.length")).intValue();
             page.keyboard().press(k % 2 == 0 ? "ArrowRight" : "ArrowLeft");
@@ -127,9 +134,11 @@ public final class ScreenSpeed {
           page.waitForFunction("() => document.documentElement.dataset.sharp === 'true'");
         }
         if (round == 0) {
-          page.evaluate("() => Object.assign(window, { took: [], server: [], sharp: [] })");
+          page.evaluate(
+              "() => Object.assign(window, { took: [], server: [], sharp: [], passes: {} })");
         }
       }
+      ((Map<?, ?>) page.evaluate("() => window.passes")).forEach((kind, ms) -> say("" + kind, ms));
       say("control to pixels on screen", page.evaluate("() => window.took"));
       say("of that the server", page.evaluate("() => window.server"));
       say("from the last key to the sharp picture", page.evaluate("() => window.sharp"));

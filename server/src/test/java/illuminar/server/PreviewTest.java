@@ -38,7 +38,7 @@ class PreviewTest {
     String usual =
         switch (kind) {
           case "picture" ->
-              "\"frame\":\"\",\"raster\":%s,\"probes\":[],\"quality\":0.9,\"draft\":false,\"moving\":\"\"";
+              "\"frame\":\"\",\"raster\":%s,\"probes\":[],\"quality\":0.9,\"draft\":false,\"moving\":\"\",\"aside\":false";
           case "mask" -> "\"slot\":\"stage\",\"region\":\"\",\"raster\":%s";
           case "pick" ->
               "\"slot\":\"3\",\"look\":{\"from\":\"GROUND\",\"frame\":\"\"},\"x\":60,\"y\":300,\"radius\":6";
@@ -125,6 +125,19 @@ class PreviewTest {
     Line.Answer whole = ask("picture", "");
     assertThat(alone.head().path("kind").asString()).isEqualTo("picture");
     assertThat(alone.body()).isNotEqualTo(whole.body());
+  }
+
+  /** The camera's picture beside ours is looked at, not measured. */
+  @Test
+  void readingsStayWithThePictureThatIsWorkedOn() throws Exception {
+    String frame = RECIPE.at("/ground/frames/0").asString();
+    String probe = "\"probes\":[{\"id\":\"p\",\"x\":60,\"y\":300,\"radius\":3,\"surface\":\"\"}]";
+    ask("picture", "");
+    JsonNode before = ask("read", probe).head().path("probes");
+    ask("picture", "\"aside\":true,\"frame\":\"" + frame + "\"");
+    assertThat(ask("read", probe).head().path("probes")).isEqualTo(before);
+    ask("picture", "\"frame\":\"" + frame + "\"");
+    assertThat(ask("read", probe).head().path("probes")).isNotEqualTo(before);
   }
 
   @Test

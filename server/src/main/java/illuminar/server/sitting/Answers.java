@@ -71,21 +71,23 @@ final class Answers {
   private Given picture(Request.PictureRequest asked) {
     long start = System.nanoTime();
     Raster raster = checked(asked.raster());
-    shown =
+    Picture picture =
         asked.draft() && asked.frame().isEmpty()
             ? open.hurry(
                 view.get(), raster.scale(), s -> s.draft(asked.recipe(), raster, asked.moving()))
             : open.work(view.get(), session -> sharp(session, asked, raster));
-    shownAt = raster;
     long rendered = System.nanoTime();
-    List<ScreenJpeg.Strip> strips = ScreenJpeg.strips(shown, asked.quality());
-    first =
-        asked.probes().isEmpty() ? Optional.empty() : read(asked.probes().get(0)).map(Reading::lab);
+    List<ScreenJpeg.Strip> strips = ScreenJpeg.strips(picture, asked.quality());
+    if (!asked.aside()) {
+      shown = picture;
+      shownAt = raster;
+      first = asked.probes().stream().findFirst().flatMap(this::read).map(Reading::lab);
+    }
     return new Given(
         new Answer.PictureAnswer(
             asked.seq(),
             raster,
-            Histogram.of(shown),
+            Histogram.of(picture),
             readings(asked.probes()),
             strips.stream().map(s -> new Answer.Strip(s.rows(), s.jpeg().length)).toList(),
             (rendered - start) / 1e6,

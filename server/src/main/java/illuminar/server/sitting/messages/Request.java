@@ -29,6 +29,7 @@ public sealed interface Request {
    * @param quality of the JPEG, 0 to 1
    * @param draft whether it may be coarse along edges because a control moves
    * @param moving id of the pass, group or region that is being worked on, empty for none
+   * @param aside whether it is not the one in which is read from now on
    */
   record PictureRequest(
       long seq,
@@ -38,7 +39,8 @@ public sealed interface Request {
       List<Probe> probes,
       double quality,
       boolean draft,
-      String moving)
+      String moving,
+      boolean aside)
       implements Request {}
 
   /**
