@@ -40,3 +40,8 @@ export function kelvin(warmer: number): string {
 export function mired(light: number): number {
   return DAYLIGHT - 1e6 / light;
 }
+
+/** How much of their texture lifted darks keep: 1 all of it, 0 none. */
+export function slopeOfDarks(slope: number): string {
+  return `slope of the lifted darks ${Math.max(0, slope).toFixed(2)}`;
+}

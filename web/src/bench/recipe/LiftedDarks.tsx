@@ -4,6 +4,7 @@ import type { Pass } from "../../api/types";
 import { look } from "../../theme";
 import { useHistory } from "../state/history";
 import { useJudged } from "../state/judged";
+import { slopeOfDarks } from "../words";
 
 /** The slope of the tones in the darks that a pass lifts, and a warning where they turn to mud. */
 export function LiftedDarks({ pass }: { pass: Pass }) {
@@ -12,15 +13,19 @@ export function LiftedDarks({ pass }: { pass: Pass }) {
     data(server.POST("/api/views/{id}/darks/{pass}", { params: { path: { id, pass: pass.id } }, body })),
   );
   if (!darks?.lifts) return null;
-  const slope = `Slope of the lifted darks ${darks.slope.toFixed(2)}`;
+  const slope = slopeOfDarks(darks.slope);
   return (
     <Typography
       role={darks.mud ? "status" : undefined}
       variant="caption"
       component="div"
-      sx={{ textAlign: "right", color: darks.mud ? look.alarm : undefined }}
+      sx={{
+        textAlign: "right",
+        "&::first-letter": { textTransform: "uppercase" },
+        color: darks.mud ? look.alarm : undefined,
+      }}
     >
-      {darks.mud ? `Mud: ${slope.toLowerCase()}. Lift less, or a wider range of darks.` : slope}
+      {darks.mud ? `Mud: ${slope}. Lift less, or a wider range of darks.` : slope}
     </Typography>
   );
 }

@@ -3,6 +3,7 @@ import { useQuery } from "@tanstack/react-query";
 import { data, server } from "../../api/client";
 import type { SeveralFrames, Point, Thing, ViewSheet } from "../../api/types";
 import { addRegion, newPart } from "../edits/regions";
+import { AS_IT_LIES } from "../edits/geometry";
 import { frameName } from "../frames";
 import { firstShape } from "../parts";
 import { settle } from "../state/gesture";
@@ -39,7 +40,7 @@ export function MovingThings({ ground }: { ground: SeveralFrames }) {
       data(
         server.POST("/api/views/{id}/moving", {
           params: { path: { id } },
-          body: { ground, regions: [], passes: [], groups: [] },
+          body: { ground, regions: [], passes: [], groups: [], geometry: AS_IT_LIES },
         }),
       ),
     placeholderData: (before) => before,

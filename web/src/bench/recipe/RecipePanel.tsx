@@ -1,5 +1,6 @@
 import { Box } from "@mui/material";
 import { look } from "../../theme";
+import { CropSection } from "../crop/CropSection";
 import { RegionSheet } from "../regions/RegionSheet";
 import { useHistory } from "../state/history";
 import { useRail, WHOLE } from "../state/rail";
@@ -54,5 +55,10 @@ function OpenStage() {
         <GroundCard open />
       </Section>
     );
-  return <PassStage key={stage} name={stage} />;
+  return (
+    <>
+      <PassStage key={stage} name={stage} />
+      {stage === "Finish" && <CropSection />}
+    </>
+  );
 }

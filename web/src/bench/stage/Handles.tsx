@@ -1,4 +1,5 @@
 import { useDrag } from "@use-gesture/react";
+import type { ReactNode } from "react";
 import type { Part, Point, Shape } from "../../api/types";
 import { ARROWS } from "../../kit/arrows";
 import { look } from "../../theme";
@@ -41,10 +42,17 @@ export function Handles() {
         <Lines key={part.id} part={part} at={at} />
       ))}
       <Draft at={at} />
-      {tool === "look" && shown.map((part) => <Grips key={part.id} part={part} at={at} />)}
-      <Probes />
+      <Held>
+        {tool === "look" && shown.map((part) => <Grips key={part.id} part={part} at={at} />)}
+        <Probes />
+      </Held>
     </svg>
   );
+}
+
+/** What can be taken hold of on the stage: the tool in hand does not hear of it. */
+export function Held({ children }: { children: ReactNode }) {
+  return <g onPointerDown={(e) => e.stopPropagation()}>{children}</g>;
 }
 
 const line = (points: Point[], at: At) => points.map((p) => `${at(p).x},${at(p).y}`).join(" ");
@@ -85,7 +93,7 @@ function Draft({ at }: { at: At }) {
 /** The grips of one part; its sides take new points, a double click takes a point out. */
 function Grips({ part, at }: { part: Part; at: At }) {
   const ui = partUi(part.shape.kind);
-  const { ox, oy, scale, long } = usePlace();
+  const { scale, long, under: placeUnder } = usePlace();
   const put = (shape: Shape) => changePart(part.id, (p) => (p.shape = shape));
   const set = (shape: Shape) => {
     put(shape);
@@ -93,7 +101,7 @@ function Grips({ part, at }: { part: Part; at: At }) {
   };
   const under = ([x, y]: [number, number], target: EventTarget | null): Point | undefined => {
     const box = (target as SVGElement).ownerSVGElement?.getBoundingClientRect();
-    return box && { x: (x - box.left - ox) / scale / long, y: (y - box.top - oy) / scale / long };
+    return box && placeUnder(x - box.left, y - box.top);
   };
   const pull = (i: number, p: Point) => {
     const grip = ui.grips?.(part.shape)[i];
@@ -204,15 +212,13 @@ function Grips({ part, at }: { part: Part; at: At }) {
 
 function Probes() {
   const probes = useBoard((s) => s.probes);
-  const g = usePlace();
+  const { at, long } = usePlace();
   return probes.map((p, i) => {
-    const x = g.ox + (p.x + 0.5) * g.scale;
-    const y = g.oy + (p.y + 0.5) * g.scale;
+    const { x, y } = at({ x: (p.x + 0.5) / long, y: (p.y + 0.5) / long });
     return (
       <g
         key={p.id}
         style={{ pointerEvents: "all", cursor: "pointer" }}
-        onPointerDown={(e) => e.stopPropagation()}
         tabIndex={0}
         role="button"
         aria-label={`Probe ${i + 1}`}

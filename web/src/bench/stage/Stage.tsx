@@ -3,10 +3,13 @@ import { useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
 import { useDropPlace } from "../../kit/drag";
 import { HazeMap } from "../air/HazeMap";
 import { CastMap } from "../balance/CastMap";
+import { CropOver } from "../crop/CropOver";
+import { LinesOver } from "../crop/LinesOver";
 import { addPass } from "../edits/passes";
 import { toolsOf } from "../tools";
 import { useGesture } from "../state/gesture";
 import { useHand } from "../state/hand";
+import { useLay } from "../state/lay";
 import { useMasks } from "../state/masks";
 import { useView } from "../state/view";
 import { resize, useViewport } from "../state/viewport";
@@ -76,6 +79,8 @@ export function Stage() {
       <Handles />
       <WatchMarks />
       <WipeLine />
+      <CropOver />
+      <LinesOver />
       {tool === "brush" && at && !space && <BrushRing at={at} />}
       {cross.at && <Cross at={cross.at} />}
     </Box>
@@ -107,7 +112,7 @@ function Canvas() {
     };
     const due = () => (frame ||= requestAnimationFrame(draw));
     due();
-    const stops = [useViewport, useMasks, useGesture, useHand, useView, useWipe].map((store) =>
+    const stops = [useViewport, useMasks, useGesture, useHand, useView, useWipe, useLay].map((store) =>
       store.subscribe(due),
     );
     return () => {

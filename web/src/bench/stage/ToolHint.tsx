@@ -3,11 +3,16 @@ import { look } from "../../theme";
 import { DRAWN } from "../parts";
 import { useHand } from "../state/hand";
 
+/** What tools that draw no part want. */
+const HOW: Record<string, string | undefined> = {
+  probe: "Click a surface to pin a probe.",
+  line: "Drag along what is plumb or level; more lines set it upright. Esc ends.",
+};
+
 /** One line on what the tool in hand wants; more while the keyboard is on the picture. */
 export function ToolHint({ keyboard }: { keyboard: boolean }) {
   const tool = useHand((s) => s.tool);
-  const how =
-    tool === "probe" ? "Click a surface to pin a probe." : DRAWN.find((p) => p.kind === tool)?.draw?.how;
+  const how = HOW[tool] ?? DRAWN.find((p) => p.kind === tool)?.draw?.how;
   return how ? (
     <Typography
       role="status"

@@ -1,8 +1,8 @@
-import type { Raster } from "../../api/types";
 import { look } from "../../theme";
 import { useGesture } from "../state/gesture";
 import { turned, useMasks, wanted, type MaskState } from "../state/masks";
-import { geometry, useViewport, type ViewportState } from "../state/viewport";
+import { corner } from "../state/lay";
+import { geometry, useViewport, type Seen, type ViewportState } from "../state/viewport";
 import { useWipe } from "../state/wipe";
 
 /** A stage's canvas, as large as the stage and empty. */
@@ -22,13 +22,16 @@ export function surface(canvas: HTMLCanvasElement, s: ViewportState): CanvasRend
 export function placedImage(
   c: CanvasRenderingContext2D,
   s: ViewportState,
-  { image, raster }: { image: ImageBitmap; raster: Raster },
+  { image, raster, corner: was }: Seen,
 ) {
   const g = geometry(s);
   const k = g.scale / raster.scale;
+  const now = corner();
   c.imageSmoothingEnabled = g.scale < 1.5;
   c.filter = s.colourOff ? "grayscale(1)" : "none";
-  c.drawImage(image, g.ox + raster.x * k, g.oy + raster.y * k, raster.width * k, raster.height * k);
+  const x = g.ox + raster.x * k + (was.x - now.x) * g.scale;
+  const y = g.oy + raster.y * k + (was.y - now.y) * g.scale;
+  c.drawImage(image, x, y, raster.width * k, raster.height * k);
   c.filter = "none";
 }
 

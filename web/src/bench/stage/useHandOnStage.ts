@@ -2,6 +2,8 @@ import { useCallback, useEffect, useRef, useState } from "react";
 import { ARROWS } from "../../kit/arrows";
 import { within } from "../../kit/numbers";
 import { point } from "../state/asking";
+import { toView } from "../state/lay";
+import { fullSize } from "../state/view";
 import { pan, geometry, useViewport, zoomTo } from "../state/viewport";
 import { far, type Spot, type Tool } from "../tools/tool";
 
@@ -25,15 +27,14 @@ interface Held {
 
 function spotOf({ x: sx, y: sy }: Place, held: Held, pressure = 1, lean = 0): Spot {
   const g = geometry();
-  const x = (sx - g.ox) / g.scale;
-  const y = (sy - g.oy) / g.scale;
-  const long = Math.max(g.w, g.h);
+  const at = toView((sx - g.ox) / g.scale, (sy - g.oy) / g.scale);
+  const { long } = fullSize();
   return {
     sx,
     sy,
-    x: x - 0.5,
-    y: y - 0.5,
-    point: { x: x / long, y: y / long },
+    x: at.x * long - 0.5,
+    y: at.y * long - 0.5,
+    point: at,
     alt: held.altKey,
     shift: held.shiftKey,
     pressure,

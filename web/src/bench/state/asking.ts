@@ -4,6 +4,7 @@ import { Preview, type Use } from "../preview";
 import { inOrder } from "./board";
 import { ALL, ANCHOR, useGesture } from "./gesture";
 import { useHistory } from "./history";
+import { corner, pictureSize, useLay } from "./lay";
 import { dropMask, keepThumbs, STAGE, takeMask, thumbSlot, useMasks, wanted } from "./masks";
 import { complain, fullSize, kindOf, useView } from "./view";
 import { geometry, seen, show, useViewport } from "./viewport";
@@ -62,16 +63,22 @@ export function isConnected(): boolean {
 }
 
 function askThumb(recipe: Recipe, region: Region) {
-  const { w, h, long } = fullSize();
-  const scale = THUMB / long;
+  const { w, h } = pictureSize();
+  const scale = THUMB / Math.max(w, h);
   asked.set(region.id, region);
-  preview?.mask(thumbSlot(region.id), recipe, region.id, {
-    scale,
-    x: 0,
-    y: 0,
-    width: Math.max(1, Math.round(w * scale)),
-    height: Math.max(1, Math.round(h * scale)),
-  });
+  preview?.mask(
+    thumbSlot(region.id),
+    recipe,
+    region.id,
+    {
+      scale,
+      x: 0,
+      y: 0,
+      width: Math.max(1, Math.round(w * scale)),
+      height: Math.max(1, Math.round(h * scale)),
+    },
+    useLay.getState().cutting,
+  );
 }
 
 /** Whether a pass is left out of the picture while its before is looked at. */
@@ -86,11 +93,13 @@ export function askPicture() {
   const { alone, sharpMs } = useViewport.getState();
   const { moving, paused, worked, before } = useGesture.getState();
   const raster = seen();
-  if (!recipe || !raster) return;
+  // where it lies is being found out; then it is asked for again
+  if (!recipe || !raster || laid() !== recipe.geometry) return;
   const coarse = moving && !paused && sharpMs > PROMPT;
   preview?.picture({
     draft: coarse || first,
     moving: worked,
+    uncut: useLay.getState().cutting,
     recipe: before ? { ...recipe, passes: recipe.passes.filter((p) => !leftOut(p)) } : recipe,
     frame: before === ANCHOR ? anchor() : alone,
     raster: coarse ? coarser(raster, geometry()) : raster,
@@ -99,9 +108,11 @@ export function askPicture() {
   });
 }
 
+const laid = () => useLay.getState().of;
+
 const anchor = () => useView.getState().sheet?.frames.find((f) => f.anchor)?.id ?? "";
 
-const REST = { draft: false, moving: "", frame: "", probes: [], quality: 0.93 };
+const REST = { draft: false, moving: "", frame: "", probes: [], quality: 0.93, uncut: false };
 
 /** Asks for the camera's picture to show against ours, once the picture itself is here and the one that is there is of another place. */
 export function askBefore(): boolean {
@@ -109,7 +120,8 @@ export function askBefore(): boolean {
   const { recipe } = useHistory.getState();
   const raster = seen();
   if (!mode || !recipe || !raster || JSON.stringify(before?.raster) === JSON.stringify(raster)) return false;
-  return preview?.picture({ ...REST, recipe, frame: anchor(), raster }, "before") ?? false;
+  const uncut = useLay.getState().cutting;
+  return preview?.picture({ ...REST, uncut, recipe, frame: anchor(), raster }, "before") ?? false;
 }
 
 /** Lets the server keep what lies below what is worked on as coarse pictures need it, so that its first move is prompt. */
@@ -119,7 +131,7 @@ function askAhead() {
   const { worked, before } = useGesture.getState();
   const raster = seen();
   const now = worked + JSON.stringify(raster);
-  if (!recipe || !raster || !worked || alone || before || now === ahead) return;
+  if (!recipe || !raster || !worked || alone || before || useLay.getState().cutting || now === ahead) return;
   ahead = now;
   const coarse = coarser(raster, geometry());
   preview?.picture({ ...REST, draft: true, moving: worked, recipe, raster: coarse, quality: 0.85 }, "ahead");
@@ -131,14 +143,15 @@ function picture(head: PictureAnswer, image: ImageBitmap, roundMs: number, use: 
     return;
   }
   if (use === "before") {
-    takeBefore(image, head.raster);
+    takeBefore({ image, raster: head.raster, corner: corner() });
     return;
   }
   const sharp = head.raster.scale >= geometry().scale;
   show(
-    { image, raster: head.raster },
+    { image, raster: head.raster, corner: corner() },
     {
-      histogram: head.histogram,
+      // empty corners are no part of the picture
+      ...(useLay.getState().cutting ? {} : { histogram: head.histogram }),
       readings: head.probes,
       serverMs: head.serverMs,
       roundMs,
@@ -162,7 +175,9 @@ export function askMask() {
   const region = recipe?.regions.find((r) => r.id === wanted());
   const raster = seen();
   if (!recipe || !region || !raster) dropMask();
-  else if (!useGesture.getState().moving) preview?.mask(STAGE, recipe, region.id, raster);
+  else if (!useGesture.getState().moving) {
+    preview?.mask(STAGE, recipe, region.id, raster, useLay.getState().cutting);
+  }
 }
 
 /** Asks for the small masks of regions that have changed, or of all. */

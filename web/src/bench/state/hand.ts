@@ -1,5 +1,6 @@
 import { create } from "zustand";
 import type { Part, Point } from "../../api/types";
+import { cut, useLay } from "./lay";
 
 /** How the brush is set; size in pixels at full size. */
 export interface BrushTip {
@@ -74,6 +75,7 @@ export function stepBack() {
   else if (tool !== "look") take({ tool: "look" });
   else if (sheet && part) take({ part: "" });
   else if (sheet) take({ sheet: false });
+  else if (useLay.getState().cutting) cut(false);
   else if (pass) take({ pass: "" });
   else take({ region: "", part: "" });
 }

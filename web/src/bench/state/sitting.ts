@@ -6,10 +6,11 @@ import { resetGesture, useGesture, work } from "./gesture";
 import { resetHand, take, useHand } from "./hand";
 import { resetHelpers } from "./helpers";
 import { loadHistory, openHistory, useHistory } from "./history";
+import { corner, layAnew, pictureSize, resetLay, useLay } from "./lay";
 import { resetMasks, useMasks } from "./masks";
 import { complain, resetView, useView } from "./view";
 import { resetViewport, show, useViewport } from "./viewport";
-import { resetWipe, useWipe } from "./wipe";
+import { dropBefore, resetWipe, useWipe } from "./wipe";
 
 /** Opens a view; the returned function leaves it. What changes anywhere is shown from here. */
 export function sit(view: string): () => void {
@@ -22,6 +23,7 @@ export function sit(view: string): () => void {
   resetBoard();
   resetHelpers();
   resetWipe();
+  resetLay();
   const closeHistory = openHistory(view);
   const stops: (() => void)[] = [];
   const begin = async () => {
@@ -43,6 +45,8 @@ export function sit(view: string): () => void {
     if (left) return;
     useView.setState({ sheet, kinds, partKinds, groundKinds });
     resetBoard(board);
+    await layAnew();
+    if (left) return;
     void standIn(sheet, cover);
     connect(view);
     stops.push(...watch());
@@ -73,7 +77,7 @@ async function standIn(sheet: ViewSheet, cover: Promise<{ data?: Blob }>) {
     return;
   }
   const { width, height } = image;
-  show({ image, raster: { scale: width / sheet.width, x: 0, y: 0, width, height } });
+  show({ image, raster: { scale: width / pictureSize().w, x: 0, y: 0, width, height }, corner: corner() });
 }
 
 /** Calls a task once, however often it is wanted in one go. */
@@ -98,8 +102,10 @@ function watch(): (() => void)[] {
       if (now.recipe !== old.recipe) {
         if (useViewport.getState().alone) useViewport.setState({ alone: "" });
         forgetLost(now.recipe);
-        pictureDue();
-        maskDue();
+        if (now.recipe?.geometry === old.recipe?.geometry) {
+          pictureDue();
+          maskDue();
+        } else void layAnew();
       }
       if (now.settled !== old.settled) askThumbs(now.settled?.ground !== old.settled?.ground);
     }),
@@ -123,6 +129,14 @@ function watch(): (() => void)[] {
         work(taken);
         pictureDue();
       }
+    }),
+    useLay.subscribe((now, old) => {
+      if (now.of === old.of && now.lay === old.lay) return;
+      pictureDue();
+      maskDue();
+      if (now.lay === old.lay) return;
+      dropBefore();
+      askThumbs(true);
     }),
     useWipe.subscribe((now, old) => {
       if (now.mode !== old.mode) askBefore();

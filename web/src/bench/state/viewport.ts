@@ -1,15 +1,22 @@
 import { create } from "zustand";
-import type { Histogram, ProbeReading, Raster } from "../../api/types";
+import type { Histogram, Point, ProbeReading, Raster } from "../../api/types";
 import { placed, piece, pulled, type Placed, type Zoom } from "../geometry";
-import { fullSize } from "./view";
+import { pictureSize } from "./lay";
 
 export type Surround = "grey" | "white" | "dark";
+
+/** A picture of a piece, and where the upper left corner of the whole lay in the plane; pixels at full size. */
+export interface Seen {
+  image: ImageBitmap;
+  raster: Raster;
+  corner: Point;
+}
 
 /** What of the picture is seen, how large, and what was read in it. */
 export interface ViewportState {
   stage: { width: number; height: number };
   zoom: Zoom;
-  picture?: { image: ImageBitmap; raster: Raster };
+  picture?: Seen;
   histogram?: Histogram;
   serverMs: number;
   roundMs: number;
@@ -55,7 +62,7 @@ export function resetViewport() {
 
 /** Scale at which the picture is drawn, and where its upper left corner lies on the stage. */
 export function geometry(s: ViewportState = get()): Placed {
-  const { w, h } = fullSize();
+  const { w, h } = pictureSize();
   return placed(w, h, s.stage, s.zoom);
 }
 

@@ -1,5 +1,5 @@
 import { create } from "zustand";
-import type { Raster } from "../../api/types";
+import type { Seen } from "./viewport";
 
 /** How the camera's picture is shown against ours: on one side of a line, or beside it. */
 export type Against = "" | "wipe" | "beside";
@@ -9,7 +9,7 @@ export interface WipeState {
   mode: Against;
   /** Where the line stands, as a share of the stage's width. */
   at: number;
-  before?: { image: ImageBitmap; raster: Raster };
+  before?: Seen;
 }
 
 const start: WipeState = { mode: "", at: 0.5 };
@@ -24,7 +24,9 @@ function put(to: Pick<WipeState, "before"> & Partial<WipeState>) {
 
 export const resetWipe = () => put({ ...start, before: undefined });
 export const against = (mode: Against) => put({ mode, before: undefined });
-export const takeBefore = (image: ImageBitmap, raster: Raster) => put({ before: { image, raster } });
+/** Lets go of it because the picture lies elsewhere now. */
+export const dropBefore = () => put({ before: undefined });
+export const takeBefore = (before: Seen) => put({ before });
 
 const NEXT: Record<Against, Against> = { "": "wipe", wipe: "beside", beside: "" };
 

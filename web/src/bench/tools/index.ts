@@ -1,4 +1,5 @@
 import type { Numbered } from "../../api/types";
+import { lineTool } from "../crop/lines";
 import { DRAWN } from "../parts";
 import { defaultsOf } from "../parts/part";
 import { lookTool, probeTool } from "./look";
@@ -9,5 +10,5 @@ export function toolsOf(partKinds: Numbered[]): Record<string, Tool | undefined>
   const drawn = DRAWN.flatMap((p) =>
     p.draw ? [[p.kind, p.draw.tool(defaultsOf(partKinds, p.kind))] as const] : [],
   );
-  return { look: lookTool(), probe: probeTool(), ...Object.fromEntries(drawn) };
+  return { look: lookTool(), probe: probeTool(), line: lineTool(), ...Object.fromEntries(drawn) };
 }

@@ -10,6 +10,7 @@ import { openStage, WHOLE } from "../state/rail";
 import { kindOf } from "../state/view";
 import { useViewport } from "../state/viewport";
 import { usePlace } from "../stage/place";
+import { slopeOfDarks } from "../words";
 import { useFindings } from "./findings";
 
 const NAME = { HALO: "Halo", MUD: "Mud", OVERSPRAY: "Overspray", RIDGE: "New line" } as const;
@@ -17,7 +18,7 @@ const NAME = { HALO: "Halo", MUD: "Mud", OVERSPRAY: "Overspray", RIDGE: "New lin
 /** A fault's size in words. */
 function size(f: Finding): string {
   if (f.kind === "HALO") return `${f.amount.toFixed(2)} st beside an edge`;
-  if (f.kind === "MUD") return `${Math.round(100 * Math.min(1, f.amount))} % of the texture gone`;
+  if (f.kind === "MUD") return slopeOfDarks(1 - f.amount);
   if (f.kind === "RIDGE") return `L* ${f.amount.toFixed(1)} along a line that no frame has`;
   return `ΔE ${f.amount.toFixed(1)} beyond an edge`;
 }

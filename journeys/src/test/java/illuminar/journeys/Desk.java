@@ -134,6 +134,19 @@ class Desk {
     page.mouse().up();
   }
 
+  /** Takes hold of something and moves it by so many pixels. */
+  void pull(Locator handle, double dx, double dy) {
+    handle.hover();
+    BoundingBox box = handle.boundingBox();
+    double x = box.x + box.width / 2;
+    double y = box.y + box.height / 2;
+    page.mouse().move(x, y);
+    page.mouse().down();
+    page.mouse().move(x + dx / 2, y + dy / 2);
+    page.mouse().move(x + dx, y + dy);
+    page.mouse().up();
+  }
+
   void click(double x, double y) {
     BoundingBox stage = page.getByTestId("stage").boundingBox();
     page.mouse().click(stage.x + stage.width * x, stage.y + stage.height * y);

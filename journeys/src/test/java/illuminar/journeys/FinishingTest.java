@@ -144,6 +144,28 @@ class FinishingTest {
     assertThat(bench.passes("clear-haze")).containsText("local contrast 45 lower");
   }
 
+  /** A frame mixed back in by 60 %, and brushed away again by 40 % in one place. */
+  @Test
+  void aFrameMixedBackIsBrushedAwayInOnePlace() {
+    double x = 0.3;
+    double y = 0.7;
+    double before = bench.brightness(x, y);
+    Locator calm = bench.add("Mix a frame back in", "calm");
+    bench.waitForPicture(() -> bench.set("Strength", "60"));
+    double mixed = bench.brightness(x, y);
+    page.keyboard().press("n");
+    page.keyboard().press("k");
+    bench.drag(x - 0.05, y, x, y, x + 0.05, y);
+    bench.set("Ceiling", "40");
+    page.keyboard().press("Escape");
+    page.keyboard().press("Escape");
+    calm.getByLabel(Pattern.compile("^Region: ")).click();
+    bench.waitForPicture(() -> bench.item("all but Region 2").click());
+    org.assertj.core.api.Assertions.assertThat(Math.abs(mixed - before)).isGreaterThan(4);
+    org.assertj.core.api.Assertions.assertThat((bench.brightness(x, y) - mixed) / (before - mixed))
+        .isBetween(0.25, 0.55);
+  }
+
   /** The whole recipe taken back towards one frame, and switched off as a whole. */
   @Test
   void calmTakesTheRecipeBackTowardsAFrame() {

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.options.BoundingBox;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -59,18 +58,9 @@ class HandsTest {
     bench.drag(places);
   }
 
-  /** Takes hold of something and moves it by so many pixels. */
   private void pull(Locator handle, double dx, double dy) {
     steps++;
-    handle.hover();
-    BoundingBox box = handle.boundingBox();
-    double x = box.x + box.width / 2;
-    double y = box.y + box.height / 2;
-    page.mouse().move(x, y);
-    page.mouse().down();
-    page.mouse().move(x + dx / 2, y + dy / 2);
-    page.mouse().move(x + dx, y + dy);
-    page.mouse().up();
+    bench.pull(handle, dx, dy);
   }
 
   @Test

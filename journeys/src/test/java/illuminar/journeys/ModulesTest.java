@@ -3,7 +3,13 @@ package illuminar.journeys;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import illuminar.core.geometry.Crop;
+import illuminar.core.geometry.Geometry;
+import illuminar.core.geometry.Projection;
+import illuminar.core.picture.Point;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -97,6 +103,48 @@ class ModulesTest {
     assertThat(number(bounds + "return m.held(b, now, 'black', 0.9)")).isEqualTo(0.55);
     assertThat(number(bounds + "return m.held(b, now, 'white', 0.2)")).isEqualTo(0.35);
     assertThat(number(bounds + "return m.held(b, now, 'black', 0.1)")).isEqualTo(0.1);
+  }
+
+  /** The interface places what lies on a turned picture where the core does. */
+  @Test
+  void placesOnATurnedPictureAreTheCores() {
+    Geometry tilted = new Geometry(3, 6, -4, 24, 5, -1, 0, 0, Crop.NONE);
+    Projection core = Projection.of(tilted, 3000, 2000);
+    Projection.Lay lay = core.lay();
+    String given =
+        String.format(
+            Locale.ROOT,
+            "const lay = { back: %s, k1: %s, k2: %s, corner: %s, left: %s, top: %s }; "
+                + "const size = { w: 3000, h: 2000, long: 3000 }; ",
+            Arrays.toString(lay.back()),
+            lay.k1(),
+            lay.k2(),
+            lay.corner(),
+            lay.left(),
+            lay.top());
+    for (double[] at : new double[][] {{0, 0}, {0.5, 0.3}, {0.97, 0.61}}) {
+      String place = "{ x: " + at[0] + ", y: " + at[1] + " }";
+      Point want = core.toPlane(new Point(at[0], at[1]));
+      assertThat(number(given + "return m.inPlane(lay, size, " + place + ").x"))
+          .isCloseTo(want.x(), within(1e-7));
+      assertThat(number(given + "return m.inPlane(lay, size, " + place + ").y"))
+          .isCloseTo(want.y(), within(1e-7));
+      String there = "const p = m.shownAt(lay, size, " + place + "); ";
+      assertThat(number(given + there + "return m.under(lay, size, p.x, p.y).x"))
+          .isCloseTo(at[0], within(1e-6));
+    }
+  }
+
+  /** A crop keeps its ratio from whichever side it is pulled, and the other side where it is. */
+  @Test
+  void aCropKeepsItsRatio() {
+    String box = "const b = { left: 0.1, top: 0.1, width: 0.6, height: 0.4 }; ";
+    assertThat(number(box + "return m.pulledBox(b, [1, 0], 0.15, 0, 1.5).height"))
+        .isCloseTo(0.5, within(1e-9));
+    assertThat(number(box + "return m.pulledBox(b, [-1, -1], 0.3, 0, 1.5).left"))
+        .isCloseTo(0.1, within(1e-9));
+    assertThat(number(box + "return m.pulledBox(b, [0, 0], 0.05, 0, 1.5).width")).isEqualTo(0.6);
+    assertThat(number(box + "return m.withRatio(b, 1).width")).isCloseTo(0.4, within(1e-9));
   }
 
   /** The point under the pointer stays where it is, and a piece never reaches beyond the view. */

@@ -121,11 +121,6 @@ public final class Pictures {
     shots.open(shots.passes("show-view").first());
     shots.rest();
     shots.keep("bench-windows");
-    page.evaluate("() => document.activeElement.blur()");
-    page.keyboard().down("b");
-    shots.rest();
-    shots.keep("bench-windows-before");
-    page.keyboard().up("b");
   }
 
   /** The Dormer room: a curve over the tones, and the haze of its view. */
@@ -203,10 +198,16 @@ public final class Pictures {
     shots.button("Cast map").click();
   }
 
-  /** Places of the facade at dusk brought to one of them. */
+  /** The facade at dusk set upright and cut, and places of it brought to one of them. */
   private void board() {
     shots.link("Fennick Weather House").click();
     shots.picture(() -> page.getByLabel("Open Front at dusk").click());
+    page.keyboard().press("0");
+    shots.picture(() -> shots.button("Crop").click());
+    page.mouse().move(5, 5);
+    shots.rest();
+    shots.keep("bench-crop");
+    shots.picture(() -> shots.button("Crop").click());
     BoundingBox stage = page.getByTestId("stage").boundingBox();
     for (double across : new double[] {0.30, 0.52, 0.71}) {
       page.keyboard().press("p");

@@ -59,6 +59,25 @@ class RegionsTest {
   }
 
   @Test
+  void aSoftPanelBrightensAndServesAnotherMove() {
+    double inside = bench.brightness(0.4, 0.75);
+    double outside = bench.brightness(0.7, 0.75);
+    page.keyboard().press("n");
+    page.keyboard().press("y");
+    bench.drag(0.3, 0.65, 0.5, 0.85);
+    bench.set("Softness", "60");
+    bench.add("Tone", "tone");
+    bench.waitForPicture(() -> bench.set("Exposure", "0.8"));
+    org.assertj.core.api.Assertions.assertThat(bench.brightness(0.4, 0.75))
+        .isGreaterThan(inside + 15);
+    org.assertj.core.api.Assertions.assertThat(bench.brightness(0.7, 0.75))
+        .isCloseTo(outside, org.assertj.core.api.Assertions.within(1.0));
+    Locator wash = bench.add("White and colour", "colour");
+    assertThat(wash.getByLabel("Region: Region 2")).isVisible();
+    assertThat(region("Region 2")).containsText("2 passes");
+  }
+
+  @Test
   void anEllipseIsEditedByGripAndByNumber() {
     bench.ellipse(0.4, 0.4, 0.5, 0.5);
     bench.waitForShare("Region 2", 0.01, 0.12);
@@ -69,6 +88,8 @@ class RegionsTest {
     page.mouse().up();
     double moved = page.getByTestId("grip").first().boundingBox().x - centre.x;
     org.assertj.core.api.Assertions.assertThat(moved).isBetween(90.0, 110.0);
+    // the ellipse was moved, not the picture
+    assertThat(bench.button("Fit")).hasAttribute("aria-pressed", "true");
     bench.set("Turn", "30");
     bench.set("Softness", "100");
     assertThat(bench.number("Turn")).hasValue("30 °");

@@ -24,7 +24,7 @@ import tools.jackson.databind.JsonNode;
 class OpeningTest {
   private static final String ASK =
       "{\"kind\":\"picture\",\"seq\":%d,\"frame\":\"\",\"probes\":[],\"quality\":1,\"draft\":true,"
-          + "\"moving\":\"\",\"aside\":false,\"raster\":{\"scale\":%s,\"x\":0,\"y\":0,\"width\":%d,\"height\":%d},\"recipe\":%s}";
+          + "\"moving\":\"\",\"aside\":false,\"uncut\":false,\"raster\":{\"scale\":%s,\"x\":0,\"y\":0,\"width\":%d,\"height\":%d},\"recipe\":%s}";
 
   /** Reads files as usual, but for a time in which there is no memory for them. */
   static class ScarceMemory {

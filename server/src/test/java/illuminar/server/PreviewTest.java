@@ -38,8 +38,8 @@ class PreviewTest {
     String usual =
         switch (kind) {
           case "picture" ->
-              "\"frame\":\"\",\"raster\":%s,\"probes\":[],\"quality\":0.9,\"draft\":false,\"moving\":\"\",\"aside\":false";
-          case "mask" -> "\"slot\":\"stage\",\"region\":\"\",\"raster\":%s";
+              "\"frame\":\"\",\"raster\":%s,\"probes\":[],\"quality\":0.9,\"draft\":false,\"moving\":\"\",\"aside\":false,\"uncut\":false";
+          case "mask" -> "\"slot\":\"stage\",\"region\":\"\",\"raster\":%s,\"uncut\":false";
           case "pick" ->
               "\"slot\":\"3\",\"look\":{\"from\":\"GROUND\",\"frame\":\"\"},\"x\":60,\"y\":300,\"radius\":6";
           default -> "\"probes\":[]";

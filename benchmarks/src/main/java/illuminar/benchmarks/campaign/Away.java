@@ -32,7 +32,8 @@ final class Away implements Trial {
       }
       orders.end();
       one.join();
-      ledger.least(this, "jobs in " + times + " outages of 1 to 30 s", orders.ordered(), "", 1);
+      ledger.least(this, "outages of 1 to 30 s", times, "", 1);
+      orders.report(this, ledger);
       Victim.reportJobs(this, ledger, victim.data());
       ledger.most(
           this,

@@ -53,6 +53,6 @@ final class Crowd {
         hands.stream().mapToInt(Hand::failures).sum(),
         "",
         0);
-    ledger.least(trial, "cards taken in and deliveries ordered", orders.ordered(), "", 1);
+    orders.report(trial, ledger);
   }
 }

@@ -93,7 +93,7 @@ final class Victim implements AutoCloseable {
     int missing = 0;
     for (String file : files) {
       String[] words = file.split(" ", 2);
-      Path path = Path.of(words[1]);
+      Path path = data.home().resolve(words[1]);
       if (!Files.exists(path) || Files.size(path) != Long.parseLong(words[0])) {
         missing++;
       }

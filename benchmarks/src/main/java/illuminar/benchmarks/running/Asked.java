@@ -73,7 +73,7 @@ public final class Asked implements AutoCloseable {
       long seq, JsonNode recipe, Raster raster, double quality, boolean draft, String moving) {
     return String.format(
         Locale.ROOT,
-        "{\"kind\":\"picture\",\"seq\":%d,\"frame\":\"\",\"probes\":[],\"quality\":%s,\"draft\":%b,\"moving\":\"%s\",\"aside\":false,"
+        "{\"kind\":\"picture\",\"seq\":%d,\"frame\":\"\",\"probes\":[],\"quality\":%s,\"draft\":%b,\"moving\":\"%s\",\"aside\":false,\"uncut\":false,"
             + "\"raster\":{\"scale\":%.12f,\"x\":%d,\"y\":%d,\"width\":%d,\"height\":%d},\"recipe\":%s}",
         seq,
         quality,

@@ -72,6 +72,15 @@ public final class Numbers {
     return List.copyOf(numbers);
   }
 
+  /** The value of a number of a record, by its name. */
+  public static double value(Record of, String name) {
+    try {
+      return ((Number) of.getClass().getMethod(name).invoke(of)).doubleValue();
+    } catch (ReflectiveOperationException e) {
+      throw new IllegalArgumentException("no number " + name + " in " + of, e);
+    }
+  }
+
   /** Refuses a value outside a control's range, naming the control. */
   public static void check(Class<?> type, String name, double value) {
     Control k = CONTROLS.get(type).get(name);

@@ -34,7 +34,7 @@ final class Draft {
     }
     List<Region> regions = new ArrayList<>(recipe.regions());
     regions.add(region);
-    recipe = new Recipe(recipe.ground(), regions, recipe.passes(), recipe.groups());
+    recipe = recipe.withRegions(regions);
     return region;
   }
 

@@ -12,8 +12,8 @@ import java.util.Map;
 import java.util.Set;
 
 /**
- * The first version of a view, made without a hand: ground, windows, lamps, tone, casts and
- * balance, in the order of work. Every pass is an ordinary one and says why it is there.
+ * The first version of a view, made without a hand: ground, windows, lamps, tone, casts, balance
+ * and upright walls, in the order of work. Every pass is an ordinary one and says why it is there.
  */
 public final class FirstVersion {
   /** What is proposed under this name belongs to the stage Tone. */
@@ -29,6 +29,7 @@ public final class FirstVersion {
     STAGES.put("Colour", List.of(new CastsProposer()));
     STAGES.put("Air", List.of(new AirProposer()));
     STAGES.put("Balance", List.of(new BalanceProposer()));
+    STAGES.put("Finish", List.of(new UprightProposer()));
   }
 
   /** Stages whose proposals are a matter of taste, and come only when they are asked for. */

@@ -1,5 +1,6 @@
 package illuminar.core.recipe;
 
+import illuminar.core.geometry.Geometry;
 import illuminar.core.ground.Ground;
 import illuminar.core.pass.Group;
 import illuminar.core.pass.Pass;
@@ -16,7 +17,8 @@ import java.util.Set;
 import java.util.stream.Stream;
 
 /** Everything that was decided about a view's picture: plain data, nothing computed. */
-public record Recipe(Ground ground, List<Region> regions, List<Pass> passes, List<Group> groups) {
+public record Recipe(
+    Ground ground, List<Region> regions, List<Pass> passes, List<Group> groups, Geometry geometry) {
   public static final int MOST_PASSES = 200;
   public static final int MOST_REGIONS = 200;
 
@@ -65,9 +67,14 @@ public record Recipe(Ground ground, List<Region> regions, List<Pass> passes, Lis
     }
   }
 
-  /** A recipe without groups. */
+  /** A recipe of a picture that lies as its anchor does. */
+  public Recipe(Ground ground, List<Region> regions, List<Pass> passes, List<Group> groups) {
+    this(ground, regions, passes, groups, Geometry.NONE);
+  }
+
+  /** The same without groups. */
   public Recipe(Ground ground, List<Region> regions, List<Pass> passes) {
-    this(ground, regions, passes, List.of());
+    this(ground, regions, passes, List.of(), Geometry.NONE);
   }
 
   /** The group that a pass belongs to. */
@@ -125,6 +132,16 @@ public record Recipe(Ground ground, List<Region> regions, List<Pass> passes, Lis
 
   /** The same recipe with other passes. */
   public Recipe withPasses(List<Pass> other) {
-    return new Recipe(ground, regions, other, groups);
+    return new Recipe(ground, regions, other, groups, geometry);
+  }
+
+  /** The same recipe of a picture that lies otherwise. */
+  public Recipe with(Geometry other) {
+    return new Recipe(ground, regions, passes, groups, other);
+  }
+
+  /** The same recipe with other regions. */
+  public Recipe withRegions(List<Region> other) {
+    return new Recipe(ground, other, passes, groups, geometry);
   }
 }

@@ -63,7 +63,8 @@ public final class Refit {
     List<Region> regions = recipe.regions().stream().map(refit::region).toList();
     List<Pass> passes = recipe.passes().stream().map(refit::pass).toList();
     return new Fitted(
-        new Recipe(ground, regions, passes, recipe.groups()), List.copyOf(refit.lost));
+        new Recipe(ground, regions, passes, recipe.groups(), recipe.geometry()),
+        List.copyOf(refit.lost));
   }
 
   /** Ids of all frames that a recipe names, also in what is switched off. */

@@ -1,6 +1,8 @@
 package illuminar.core.recipe;
 
 import illuminar.core.control.Numbers;
+import illuminar.core.geometry.Crop;
+import illuminar.core.geometry.Geometry;
 import illuminar.core.pass.Gate;
 import illuminar.core.pass.Group;
 import illuminar.core.pass.Pass;
@@ -95,12 +97,25 @@ public final class Sentence {
     named("region", before.regions(), after.regions(), Region::id, Region::name, said);
     named("group", before.groups(), after.groups(), Group::id, Group::name, said);
     passes(before.passes(), after.passes(), said);
+    if (!before.geometry().equals(after.geometry())) {
+      said.add(change(before.geometry(), after.geometry()));
+    }
     if (said.isEmpty()) {
       return before.equals(after) ? "nothing changed" : "order changed";
     }
     return said.size() > 2
         ? said.get(0) + " and " + (said.size() - 1) + " more"
         : String.join(", ", said);
+  }
+
+  private static String change(Geometry before, Geometry after) {
+    for (Numbers.NumberControl number : Numbers.of(Geometry.class)) {
+      double v = Numbers.value(after, number.name());
+      if (Numbers.value(before, number.name()) != v) {
+        return number.label().toLowerCase(Locale.ROOT) + " " + amount(v, number.unit());
+      }
+    }
+    return after.crop().equals(Crop.NONE) ? "crop taken back" : "crop changed";
   }
 
   private static <T> void named(

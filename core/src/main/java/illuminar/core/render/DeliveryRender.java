@@ -1,6 +1,7 @@
 package illuminar.core.render;
 
 import illuminar.core.analysis.Analysis;
+import illuminar.core.geometry.Laid;
 import illuminar.core.ground.Ground;
 import illuminar.core.ground.Grounds;
 import illuminar.core.picture.Picture;
@@ -49,15 +50,17 @@ public final class DeliveryRender {
   }
 
   /**
-   * Renders the whole view.
+   * Renders the whole finished picture.
    *
    * @param scale size of the result against full size
-   * @param tileWidth width of a tile; any value gives the same pixels
+   * @param tileWidth width of a tile; any value gives the same pixels, and larger ones are quicker
+   *     where the picture is turned
    */
   public void deliver(Recipe recipe, double scale, int tileWidth, int tileHeight, Sink sink) {
     analysis.frames().ready(recipe.frames(), scale);
     Plan plan = planner.plan(recipe);
-    Raster whole = Raster.whole(analysis.fullWidth(), analysis.fullHeight(), scale);
+    Laid laid = Laid.of(recipe.geometry(), analysis.fullWidth(), analysis.fullHeight());
+    Raster whole = laid.projection().whole(scale);
     int margin = plan.margin(0, plan.size(), scale);
     int across = (whole.width() + tileWidth - 1) / tileWidth;
     int down = (whole.height() + tileHeight - 1) / tileHeight;
@@ -76,9 +79,13 @@ public final class DeliveryRender {
                       y,
                       Math.min(tileWidth, whole.width() - x),
                       Math.min(tileHeight, whole.height() - y));
-              Raster wide = tile.grown(margin, analysis.fullWidth(), analysis.fullHeight());
-              sink.tile(tile, tile(plan, wide).part(wide, tile));
+              sink.tile(tile, laid.picture(tile, r -> view(plan, r, margin)));
             });
+  }
+
+  private Picture view(Plan plan, Raster raster, int margin) {
+    Raster wide = raster.grown(margin, analysis.fullWidth(), analysis.fullHeight());
+    return tile(plan, wide).part(wide, raster);
   }
 
   private Picture tile(Plan plan, Raster wide) {

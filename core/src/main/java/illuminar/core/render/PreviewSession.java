@@ -2,6 +2,7 @@ package illuminar.core.render;
 
 import illuminar.core.analysis.Analysis;
 import illuminar.core.colour.WorkingSpace;
+import illuminar.core.geometry.Laid;
 import illuminar.core.measure.Reading;
 import illuminar.core.pass.Pass;
 import illuminar.core.pass.PreparedPass;
@@ -120,6 +121,27 @@ public final class PreviewSession {
    */
   public Picture draft(Recipe recipe, Raster raster, String moving) {
     return picture(recipe, raster, moving, 1, () -> true);
+  }
+
+  /**
+   * The finished picture at a raster of it, as long as it is wanted.
+   *
+   * @param laid how it lies on the view
+   * @param raster of the finished picture
+   * @throws CancellationException once it is not wanted any more
+   */
+  public Picture finished(
+      Recipe recipe, Laid laid, Raster raster, String moving, BooleanSupplier wanted) {
+    if (laid.projection().none()) {
+      return picture(recipe, raster, moving, wanted);
+    }
+    if (raster.scale() * Layers.FINER > 1.0001) {
+      return laid.picture(raster, r -> picture(recipe, r, moving, 1, wanted));
+    }
+    // laid on the finer pixels on which edges are worked out, then averaged
+    Raster finer = raster.finer(Layers.FINER);
+    return laid.picture(finer, r -> picture(recipe, r, moving, 1, wanted))
+        .averaged(finer, finer, Layers.FINER);
   }
 
   private Picture picture(

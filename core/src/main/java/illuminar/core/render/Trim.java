@@ -105,11 +105,8 @@ public final class Trim {
 
   private boolean same(Region region) {
     Recipe other =
-        new Recipe(
-            recipe.ground(),
-            recipe.regions().stream().map(r -> r.id().equals(region.id()) ? region : r).toList(),
-            recipe.passes(),
-            recipe.groups());
+        recipe.withRegions(
+            recipe.regions().stream().map(r -> r.id().equals(region.id()) ? region : r).toList());
     float[][] now = seen(other, region.id());
     for (int c = 0; c < now.length; c++) {
       for (int i = 0; i < now[c].length; i++) {

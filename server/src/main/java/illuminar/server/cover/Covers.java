@@ -1,5 +1,6 @@
 package illuminar.server.cover;
 
+import illuminar.core.geometry.Laid;
 import illuminar.core.picture.Raster;
 import illuminar.core.picture.Turn;
 import illuminar.files.ScreenJpeg;
@@ -98,8 +99,12 @@ public class Covers {
     if (Files.isRegularFile(file)) {
       return file;
     }
-    Raster raster = Raster.fitted(view.width(), view.height(), EDGE);
-    byte[] jpeg = ScreenJpeg.of(open.work(view, s -> s.picture(state.recipe(), raster)), QUALITY);
+    Laid laid = Laid.of(state.recipe().geometry(), view.width(), view.height());
+    Raster raster = Raster.fitted(laid.projection().width(), laid.projection().height(), EDGE);
+    byte[] jpeg =
+        ScreenJpeg.of(
+            open.work(view, s -> s.finished(state.recipe(), laid, raster, "", () -> true)),
+            QUALITY);
     try {
       Files.createDirectories(file.getParent());
       WrittenWhole.write(file, part -> Files.write(part, jpeg), part -> {});

@@ -118,12 +118,9 @@ class DeliveryWork implements Work {
       Job job, DeliveryOrder order, View view, OutputFormat format, String name, String place)
       throws IOException {
     Recipe recipe = recipes.state(job.studioId(), view.id()).recipe();
-    double scale =
-        order.longEdge() == 0
-            ? 1
-            : Math.min(1, order.longEdge() / (double) Math.max(view.width(), view.height()));
     Finished finished =
-        new Finished(open.analysis(view), recipe, scale, legend(view, recipe, order.copyright()));
+        new Finished(
+            open.analysis(view), recipe, order.longEdge(), legend(view, recipe, order.copyright()));
     store.write(
         place,
         file -> format.write(finished, order.quality() / 100.0, file),

@@ -142,7 +142,7 @@ class DemoWork implements Work {
     added.regions().forEach(r -> regions.add(read(r, rows, Region.class)));
     List<Pass> passes = new ArrayList<>(first.passes());
     passes.removeIf(p -> added.passes().stream().anyMatch(n -> bears(n, p.id())));
-    Recipe recipe = new Recipe(first.ground(), regions, passes, first.groups());
+    Recipe recipe = first.withRegions(regions).withPasses(passes);
     List<Recipe> steps = new ArrayList<>();
     for (JsonNode pass : added.passes()) {
       recipe = recipe.with(read(pass, rows, Pass.class));

@@ -1,5 +1,6 @@
 package illuminar.server.description;
 
+import illuminar.core.geometry.Upright;
 import illuminar.core.recipe.Recipe;
 import illuminar.server.recipe.Kinds;
 import illuminar.server.sitting.messages.Answer;
@@ -32,6 +33,7 @@ final class RecordSchemas {
     schema(Recipe.class);
     schema(Request.class);
     schema(Answer.class);
+    schema(Upright.Leaning.class);
     Schema<?> state = new ObjectSchema();
     property(state, "recipe", ref(Recipe.class));
     property(state, "revision", new IntegerSchema());

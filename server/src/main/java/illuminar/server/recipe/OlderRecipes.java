@@ -1,17 +1,21 @@
 package illuminar.server.recipe;
 
+import illuminar.core.geometry.Geometry;
 import illuminar.core.picture.Point;
 import illuminar.core.region.DrawnLine;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
  * Recipes saved by earlier versions lack what came later. Each is completed with what they meant.
  */
 final class OlderRecipes {
+  private static final JsonNode AS_IT_LIES = JsonMapper.shared().valueToTree(Geometry.NONE);
+
   private OlderRecipes() {}
 
   /** The same recipe with nothing lacking; modified in place. */
@@ -23,6 +27,9 @@ final class OlderRecipes {
     objects(recipe.path("passes"), OlderRecipes::pass);
     if (recipe instanceof ObjectNode whole) {
       list(whole, "groups");
+      if (!whole.has("geometry")) {
+        whole.set("geometry", AS_IT_LIES.deepCopy());
+      }
     }
     return recipe;
   }

@@ -2,6 +2,8 @@ package illuminar.server.recipe;
 
 import com.fasterxml.jackson.annotation.JsonIgnore;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import illuminar.core.geometry.Crop;
+import illuminar.core.geometry.Geometry;
 import illuminar.core.pass.Gate;
 import illuminar.core.pass.Pass;
 import illuminar.core.recipe.Recipe;
@@ -35,6 +37,15 @@ public class RecipeJson {
 
     @JsonIgnore
     abstract boolean active();
+
+    @JsonIgnore
+    abstract boolean moves();
+
+    @JsonIgnore
+    abstract boolean none();
+
+    @JsonIgnore
+    abstract boolean placed();
   }
 
   private final JsonMapper mapper;
@@ -44,6 +55,8 @@ public class RecipeJson {
         JsonMapper.builder()
             .addMixIn(Gate.class, Plain.class)
             .addMixIn(Pass.class, Plain.class)
+            .addMixIn(Geometry.class, Plain.class)
+            .addMixIn(Crop.class, Plain.class)
             .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
             .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
             .enable(DeserializationFeature.FAIL_ON_NULL_CREATOR_PROPERTIES);

@@ -1,10 +1,16 @@
 package illuminar.server.sitting;
 
 import illuminar.core.colour.Lab;
+import illuminar.core.geometry.Geometry;
+import illuminar.core.geometry.Laid;
+import illuminar.core.geometry.Projection;
 import illuminar.core.measure.Histogram;
 import illuminar.core.measure.Reading;
 import illuminar.core.picture.Picture;
+import illuminar.core.picture.Plane;
+import illuminar.core.picture.Point;
 import illuminar.core.picture.Raster;
+import illuminar.core.recipe.Recipe;
 import illuminar.core.render.PreviewSession;
 import illuminar.files.ScreenJpeg;
 import illuminar.server.balance.Probe;
@@ -31,6 +37,7 @@ final class Answers {
   private final RecipeJson json;
   private Picture shown = Picture.of(1, 1);
   private Raster shownAt = new Raster(1, 0, 0, 1, 1);
+  private Laid shownAs = Laid.of(Geometry.NONE, 1, 1);
 
   /** The first pinned probe's colour, from which the others differ. */
   private Optional<Lab> first = Optional.empty();
@@ -71,16 +78,21 @@ final class Answers {
   private Given picture(Request.PictureRequest asked) {
     long start = System.nanoTime();
     Raster raster = checked(asked.raster());
+    View now = view.get();
+    Laid laid = laid(now, asked.recipe(), asked.uncut());
     Picture picture =
         asked.draft() && asked.frame().isEmpty()
             ? open.hurry(
-                view.get(), raster.scale(), s -> s.draft(asked.recipe(), raster, asked.moving()))
-            : open.work(view.get(), session -> sharp(session, asked, raster));
+                now,
+                raster.scale(),
+                s -> laid.picture(raster, r -> s.draft(asked.recipe(), r, asked.moving())))
+            : open.work(now, s -> sharp(s, asked, laid));
     long rendered = System.nanoTime();
     List<ScreenJpeg.Strip> strips = ScreenJpeg.strips(picture, asked.quality());
     if (!asked.aside()) {
       shown = picture;
       shownAt = raster;
+      shownAs = laid;
       first = asked.probes().stream().findFirst().flatMap(this::read).map(Reading::lab);
     }
     return new Given(
@@ -95,11 +107,18 @@ final class Answers {
         strips.stream().map(ScreenJpeg.Strip::jpeg).toArray(byte[][]::new));
   }
 
-  private static Picture sharp(
-      PreviewSession session, Request.PictureRequest asked, Raster raster) {
+  private static Laid laid(View view, Recipe recipe, boolean uncut) {
+    int w = view.width();
+    int h = view.height();
+    return uncut
+        ? new Laid(Projection.everything(recipe.geometry(), w, h), w, h)
+        : Laid.of(recipe.geometry(), w, h);
+  }
+
+  private static Picture sharp(PreviewSession session, Request.PictureRequest asked, Laid laid) {
     return asked.frame().isEmpty()
-        ? session.picture(asked.recipe(), raster, asked.moving(), Wanted.here())
-        : session.frame(asked.frame(), raster);
+        ? session.finished(asked.recipe(), laid, asked.raster(), asked.moving(), Wanted.here())
+        : laid.picture(asked.raster(), r -> session.frame(asked.frame(), r));
   }
 
   private List<Answer.ProbeReading> readings(List<Probe> probes) {
@@ -118,8 +137,9 @@ final class Answers {
   /** Reads from the picture that is shown; nothing where the probe lies beside it. */
   private Optional<Reading> read(Probe probe) {
     double s = shownAt.scale();
-    double x = (probe.x() + 0.5) * s - 0.5 - shownAt.x();
-    double y = (probe.y() + 0.5) * s - 0.5 - shownAt.y();
+    Point at = shownAs.shown(new Point(probe.x() + 0.5, probe.y() + 0.5));
+    double x = at.x() * s - 0.5 - shownAt.x();
+    double y = at.y() * s - 0.5 - shownAt.y();
     if (x < 0 || y < 0 || x > shown.width() - 1 || y > shown.height() - 1) {
       return Optional.empty();
     }
@@ -136,8 +156,21 @@ final class Answers {
 
   private Given mask(Request.MaskRequest asked) throws IOException {
     Raster raster = checked(asked.raster());
+    View now = view.get();
+    Laid laid = laid(now, asked.recipe(), asked.uncut());
     float[] share =
-        open.work(view.get(), s -> s.coverage(asked.recipe(), asked.region(), raster).copy());
+        open.work(
+            now,
+            s ->
+                laid.plane(
+                        raster,
+                        r ->
+                            new Plane(
+                                r.width(),
+                                r.height(),
+                                s.coverage(asked.recipe(), asked.region(), r).copy()),
+                        0)
+                    .data());
     BufferedImage image =
         new BufferedImage(raster.width(), raster.height(), BufferedImage.TYPE_BYTE_GRAY);
     byte[] data = ((DataBufferByte) image.getRaster().getDataBuffer()).getData();

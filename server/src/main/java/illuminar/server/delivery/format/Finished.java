@@ -1,6 +1,7 @@
 package illuminar.server.delivery.format;
 
 import illuminar.core.analysis.Analysis;
+import illuminar.core.geometry.Projection;
 import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.render.DeliveryRender;
@@ -14,22 +15,29 @@ import illuminar.server.reading.Wanted;
  */
 public final class Finished {
   private static final int TILE = 512;
+  private static final int TURNED_TILE = 1024;
 
   private final DeliveryRender render;
   private final Recipe recipe;
   private final double scale;
   private final Legend legend;
   private final Raster whole;
+  private final int tileWidth;
+  private final int tileHeight;
 
   /**
-   * @param scale size of the result against full size
+   * @param longEdge pixels of the result's long edge, never enlarged; 0 for full size
    */
-  public Finished(Analysis analysis, Recipe recipe, double scale, Legend legend) {
+  public Finished(Analysis analysis, Recipe recipe, int longEdge, Legend legend) {
     render = new DeliveryRender(analysis, Wanted.here());
     this.recipe = recipe;
-    this.scale = scale;
     this.legend = legend;
-    whole = Raster.whole(analysis.fullWidth(), analysis.fullHeight(), scale);
+    Projection lies = Projection.of(recipe.geometry(), analysis.fullWidth(), analysis.fullHeight());
+    int full = Math.max(lies.width(), lies.height());
+    scale = longEdge == 0 ? 1 : Math.min(1, longEdge / (double) full);
+    whole = lies.whole(scale);
+    tileWidth = recipe.geometry().moves() ? TURNED_TILE : TILE;
+    tileHeight = recipe.geometry().moves() ? TURNED_TILE : TILE / 2;
   }
 
   public int width() {
@@ -48,14 +56,16 @@ public final class Finished {
   /** Interleaved 8-bit sRGB codes, row by row. */
   byte[] codes8() {
     byte[] rgb = new byte[width() * height() * 3];
-    render.deliver(recipe, scale, TILE, TILE / 2, (tile, p) -> rows(Display.to8(p), tile, rgb));
+    render.deliver(
+        recipe, scale, tileWidth, tileHeight, (tile, p) -> rows(Display.to8(p), tile, rgb));
     return rgb;
   }
 
   /** Interleaved 16-bit sRGB codes, row by row. */
   short[] codes16() {
     short[] rgb = new short[width() * height() * 3];
-    render.deliver(recipe, scale, TILE, TILE / 2, (tile, p) -> rows(Display.to16(p), tile, rgb));
+    render.deliver(
+        recipe, scale, tileWidth, tileHeight, (tile, p) -> rows(Display.to16(p), tile, rgb));
     return rgb;
   }
 

@@ -30,6 +30,7 @@ public sealed interface Request {
    * @param draft whether it may be coarse along edges because a control moves
    * @param moving id of the pass, group or region that is being worked on, empty for none
    * @param aside whether it is not the one in which is read from now on
+   * @param uncut whether it shows all that there is, and empty corners, instead of what is kept
    */
   record PictureRequest(
       long seq,
@@ -40,15 +41,18 @@ public sealed interface Request {
       double quality,
       boolean draft,
       String moving,
-      boolean aside)
+      boolean aside,
+      boolean uncut)
       implements Request {}
 
   /**
    * A region's coverage as a grey picture.
    *
    * @param slot what it is for; a request for the same slot that waits is replaced
+   * @param uncut as of a picture
    */
-  record MaskRequest(long seq, String slot, Recipe recipe, String region, Raster raster)
+  record MaskRequest(
+      long seq, String slot, Recipe recipe, String region, Raster raster, boolean uncut)
       implements Request {}
 
   /** Readings in the picture that was shown last. */

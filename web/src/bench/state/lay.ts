@@ -1,0 +1,76 @@
+import { create } from "zustand";
+import { data, saidOf, server } from "../../api/client";
+import type { Geometry, Lay, Point } from "../../api/types";
+import { shownAt, under } from "../lay";
+import { recipe } from "./history";
+import { complain, fullSize, useView } from "./view";
+
+/** Where what is shown lies on the view. */
+export interface LayState {
+  /** The geometry that it is of. */
+  of?: Geometry;
+  /** Of the picture that is shown; none where it is the view as it lies. */
+  lay?: Lay;
+  /** Of the picture that is kept; none likewise. */
+  kept?: Lay;
+  /** Whether all that there is is shown, so that it can be cut. */
+  cutting: boolean;
+}
+
+export const useLay = create<LayState>(() => ({ cutting: false }));
+
+export function resetLay() {
+  useLay.setState({ cutting: false }, true);
+}
+
+const none = (g: Geometry) =>
+  [g.turn, g.pitch, g.yaw, g.bulge, g.outer, g.red, g.blue, g.crop.width, g.crop.ratio].every((v) => v === 0);
+
+let asked = 0;
+
+/** Finds out where the recipe's picture lies now. */
+export async function layAnew(): Promise<void> {
+  const of = recipe()?.geometry;
+  const id = useView.getState().sheet?.id;
+  const { cutting } = useLay.getState();
+  if (!of || !id) return;
+  const own = ++asked;
+  if (none(of)) {
+    useLay.setState({ of, lay: undefined, kept: undefined });
+    return;
+  }
+  const ask = (uncut: boolean) =>
+    data(server.POST("/api/views/{id}/lay", { params: { path: { id }, query: { uncut } }, body: of }));
+  try {
+    const [kept, all] = await Promise.all([ask(false), cutting ? ask(true) : undefined]);
+    if (own === asked) useLay.setState({ of, kept, lay: all ?? kept });
+  } catch (e) {
+    if (own === asked) complain(saidOf(e));
+  }
+}
+
+/** Shows all that there is, to be cut, or what is kept. */
+export function cut(cutting: boolean) {
+  useLay.setState({ cutting });
+  void layAnew();
+}
+
+/** The size of the picture that is shown, pixels at full size. */
+export function pictureSize(): { w: number; h: number } {
+  const { lay } = useLay.getState();
+  const { w, h } = fullSize();
+  return lay ? { w: lay.width, h: lay.height } : { w, h };
+}
+
+/** Where the corner of the picture that is shown lies in the plane, pixels at full size. */
+export function corner(): Point {
+  const { lay } = useLay.getState();
+  const { long } = fullSize();
+  return { x: (lay?.left ?? 0) * long, y: (lay?.top ?? 0) * long };
+}
+
+/** Where a place of the view lies in the picture that is shown, pixels at full size. */
+export const toPicture = (p: Point) => shownAt(useLay.getState().lay, fullSize(), p);
+
+/** The place of the view at a place of the picture that is shown. */
+export const toView = (x: number, y: number): Point => under(useLay.getState().lay, fullSize(), x, y);
