@@ -4,7 +4,7 @@ import { Preview, type Use } from "../preview";
 import { inOrder } from "./board";
 import { ALL, ANCHOR, useGesture } from "./gesture";
 import { useHistory } from "./history";
-import { corner, pictureSize, useLay } from "./lay";
+import { corner, layAnew, pictureSize, useLay } from "./lay";
 import { dropMask, keepThumbs, STAGE, takeMask, thumbSlot, useMasks, wanted } from "./masks";
 import { complain, fullSize, kindOf, useView } from "./view";
 import { geometry, seen, show, useViewport } from "./viewport";
@@ -48,7 +48,10 @@ export function connect(view: string) {
     busy: (busy) => useViewport.setState({ busy }),
     connected: (is) => {
       useView.setState({ connected: is });
-      if (is) askThumbs(true);
+      if (!is) return;
+      askThumbs(true);
+      // what could not be asked for while the line was broken
+      void layAnew();
     },
   });
 }
@@ -68,7 +71,7 @@ function askThumb(recipe: Recipe, region: Region) {
   asked.set(region.id, region);
   preview?.mask(
     thumbSlot(region.id),
-    recipe,
+    asLaid(recipe),
     region.id,
     {
       scale,
@@ -77,7 +80,7 @@ function askThumb(recipe: Recipe, region: Region) {
       width: Math.max(1, Math.round(w * scale)),
       height: Math.max(1, Math.round(h * scale)),
     },
-    useLay.getState().cutting,
+    useLay.getState().uncut,
   );
 }
 
@@ -93,14 +96,13 @@ export function askPicture() {
   const { alone, sharpMs } = useViewport.getState();
   const { moving, paused, worked, before } = useGesture.getState();
   const raster = seen();
-  // where it lies is being found out; then it is asked for again
-  if (!recipe || !raster || laid() !== recipe.geometry) return;
+  if (!recipe || !raster) return;
   const coarse = moving && !paused && sharpMs > PROMPT;
   preview?.picture({
     draft: coarse || first,
     moving: worked,
-    uncut: useLay.getState().cutting,
-    recipe: before ? { ...recipe, passes: recipe.passes.filter((p) => !leftOut(p)) } : recipe,
+    uncut: useLay.getState().uncut,
+    recipe: asLaid(before ? { ...recipe, passes: recipe.passes.filter((p) => !leftOut(p)) } : recipe),
     frame: before === ANCHOR ? anchor() : alone,
     raster: coarse ? coarser(raster, geometry()) : raster,
     probes: inOrder(),
@@ -108,7 +110,11 @@ export function askPicture() {
   });
 }
 
-const laid = () => useLay.getState().of;
+/** A recipe as it lies on the stage: where a newer geometry lies is being found out, and then it is asked for again. */
+function asLaid(recipe: Recipe): Recipe {
+  const { of } = useLay.getState();
+  return of && of !== recipe.geometry ? { ...recipe, geometry: of } : recipe;
+}
 
 const anchor = () => useView.getState().sheet?.frames.find((f) => f.anchor)?.id ?? "";
 
@@ -120,8 +126,10 @@ export function askBefore(): boolean {
   const { recipe } = useHistory.getState();
   const raster = seen();
   if (!mode || !recipe || !raster || JSON.stringify(before?.raster) === JSON.stringify(raster)) return false;
-  const uncut = useLay.getState().cutting;
-  return preview?.picture({ ...REST, uncut, recipe, frame: anchor(), raster }, "before") ?? false;
+  const uncut = useLay.getState().uncut;
+  return (
+    preview?.picture({ ...REST, uncut, recipe: asLaid(recipe), frame: anchor(), raster }, "before") ?? false
+  );
 }
 
 /** Lets the server keep what lies below what is worked on as coarse pictures need it, so that its first move is prompt. */
@@ -131,10 +139,11 @@ function askAhead() {
   const { worked, before } = useGesture.getState();
   const raster = seen();
   const now = worked + JSON.stringify(raster);
-  if (!recipe || !raster || !worked || alone || before || useLay.getState().cutting || now === ahead) return;
+  if (!recipe || !raster || !worked || alone || before || useLay.getState().uncut || now === ahead) return;
   ahead = now;
   const coarse = coarser(raster, geometry());
-  preview?.picture({ ...REST, draft: true, moving: worked, recipe, raster: coarse, quality: 0.85 }, "ahead");
+  const rest = { ...REST, draft: true, moving: worked, quality: 0.85 };
+  preview?.picture({ ...rest, recipe: asLaid(recipe), raster: coarse }, "ahead");
 }
 
 function picture(head: PictureAnswer, image: ImageBitmap, roundMs: number, use: Use) {
@@ -151,7 +160,7 @@ function picture(head: PictureAnswer, image: ImageBitmap, roundMs: number, use: 
     { image, raster: head.raster, corner: corner() },
     {
       // empty corners are no part of the picture
-      ...(useLay.getState().cutting ? {} : { histogram: head.histogram }),
+      ...(useLay.getState().uncut ? {} : { histogram: head.histogram }),
       readings: head.probes,
       serverMs: head.serverMs,
       roundMs,
@@ -176,7 +185,7 @@ export function askMask() {
   const raster = seen();
   if (!recipe || !region || !raster) dropMask();
   else if (!useGesture.getState().moving) {
-    preview?.mask(STAGE, recipe, region.id, raster, useLay.getState().cutting);
+    preview?.mask(STAGE, asLaid(recipe), region.id, raster, useLay.getState().uncut);
   }
 }
 

@@ -7,46 +7,62 @@ import { complain, fullSize, useView } from "./view";
 
 /** Where what is shown lies on the view. */
 export interface LayState {
-  /** The geometry that it is of. */
+  /** The geometry that it is of; while a control moves, one from just before. */
   of?: Geometry;
   /** Of the picture that is shown; none where it is the view as it lies. */
   lay?: Lay;
   /** Of the picture that is kept; none likewise. */
   kept?: Lay;
-  /** Whether all that there is is shown, so that it can be cut. */
+  /** Whether the picture that is shown is all that there is, and empty corners. */
+  uncut: boolean;
+  /** Whether it is to be, so that it can be cut. */
   cutting: boolean;
 }
 
-export const useLay = create<LayState>(() => ({ cutting: false }));
+const start: LayState = { uncut: false, cutting: false };
+
+export const useLay = create<LayState>(() => start);
 
 export function resetLay() {
-  useLay.setState({ cutting: false }, true);
+  useLay.setState(start, true);
 }
 
 const none = (g: Geometry) =>
   [g.turn, g.pitch, g.yaw, g.bulge, g.outer, g.red, g.blue, g.crop.width, g.crop.ratio].every((v) => v === 0);
 
-let asked = 0;
-
-/** Finds out where the recipe's picture lies now. */
-export async function layAnew(): Promise<void> {
+async function find() {
   const of = recipe()?.geometry;
   const id = useView.getState().sheet?.id;
   const { cutting } = useLay.getState();
   if (!of || !id) return;
-  const own = ++asked;
   if (none(of)) {
-    useLay.setState({ of, lay: undefined, kept: undefined });
+    useLay.setState({ of, lay: undefined, kept: undefined, uncut: false });
     return;
   }
   const ask = (uncut: boolean) =>
     data(server.POST("/api/views/{id}/lay", { params: { path: { id }, query: { uncut } }, body: of }));
   try {
     const [kept, all] = await Promise.all([ask(false), cutting ? ask(true) : undefined]);
-    if (own === asked) useLay.setState({ of, kept, lay: all ?? kept });
+    const left = useView.getState().sheet?.id !== id;
+    if (!left) useLay.setState({ of, kept, lay: all ?? kept, uncut: cutting });
   } catch (e) {
-    if (own === asked) complain(saidOf(e));
+    complain(saidOf(e));
   }
+}
+
+let finding = false;
+let due = false;
+
+/** Finds out where the recipe's picture lies now; one question at a time, the newest after the one that is under way. */
+export async function layAnew(): Promise<void> {
+  due = true;
+  if (finding) return;
+  finding = true;
+  while (due) {
+    due = false;
+    await find();
+  }
+  finding = false;
 }
 
 /** Shows all that there is, to be cut, or what is kept. */
