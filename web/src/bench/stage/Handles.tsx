@@ -115,14 +115,15 @@ function Grips({ part, at }: { part: Part; at: At }) {
   };
   // a system that takes the pointer away ends the drag as it stands
   const drag = useDrag(
-    ({ args: [i], xy, currentTarget, event, first, last, tap, memo }) => {
+    ({ args: [i], xy, initial, currentTarget, event, first, last, tap, memo }) => {
       event.stopPropagation();
       const p = under(xy, currentTarget);
+      const taken = under(initial, currentTarget);
       const grip = ui.grips?.(part.shape)[i as number];
-      if (!p || !grip || tap) return;
+      if (!p || !taken || !grip || tap) return;
       if (first) work(useHand.getState().region);
       // it is held where it was taken
-      const held = (first ? minus(grip.at, p) : memo) as Point;
+      const held = (first ? minus(grip.at, taken) : memo) as Point;
       pull(i as number, plus(p, held));
       if (last) settle();
       return held;

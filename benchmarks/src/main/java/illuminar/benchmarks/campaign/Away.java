@@ -3,6 +3,7 @@ package illuminar.benchmarks.campaign;
 import illuminar.benchmarks.running.Cards;
 import illuminar.server.Visitor;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.LockSupport;
 
@@ -33,7 +34,7 @@ final class Away implements Trial {
       orders.end();
       one.join();
       ledger.least(this, "outages of 1 to 30 s", times, "", 1);
-      orders.report(this, ledger);
+      Orders.report(this, ledger, List.of(orders));
       Victim.reportJobs(this, ledger, victim.data());
       ledger.most(
           this,

@@ -53,6 +53,6 @@ final class Crowd {
         hands.stream().mapToInt(Hand::failures).sum(),
         "",
         0);
-    orders.report(trial, ledger);
+    Orders.report(trial, ledger, List.of(orders));
   }
 }

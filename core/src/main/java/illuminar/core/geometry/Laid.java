@@ -35,6 +35,9 @@ public final class Laid {
    */
   private static final double BEYOND = 1.5;
 
+  /** Where what lies behind the camera is looked for: beside every picture. */
+  private static final double NOWHERE = -1e6;
+
   private static final int BAND = 16;
 
   /** Pixels between the places at which it is looked what a raster needs. */
@@ -134,6 +137,10 @@ public final class Laid {
     double x = (out.x() + i) / s + projection.left() - projection.middleX();
     double y = (out.y() + j) / s + projection.top() - projection.middleY();
     Matrix back = projection.back();
+    if (back.w(x, y) <= 0) {
+      at[0] = at[1] = NOWHERE;
+      return;
+    }
     double u = back.x(x, y);
     double v = back.y(x, y);
     double k = projection.lens(u, v);
@@ -251,7 +258,12 @@ public final class Laid {
       Matrix m = projection.back();
       for (int i = 0; i < u.length; i++) {
         double x = (out.x() + i + 0.5) * s + projection.left() - projection.middleX();
-        double w = 1 / (m.g() * x + m.h() * y + m.i());
+        double ahead = m.g() * x + m.h() * y + m.i();
+        if (ahead <= 0) {
+          u[i] = v[i] = NOWHERE;
+          continue;
+        }
+        double w = 1 / ahead;
         double a = (m.a() * x + m.b() * y + m.c()) * w;
         double b = (m.d() * x + m.e() * y + m.f()) * w;
         double k = projection.lens(a, b);

@@ -124,6 +124,28 @@ class LaidTest {
     assertThat(part.b()).isEqualTo(all.part(whole, piece).b());
   }
 
+  /** What lies behind a camera that is turned as far as can be is not shown. */
+  @Test
+  void nothingIsSeenFromBehind() {
+    Geometry far = new Geometry(0, 20, 20, 10, 0, 0, 0, 0, Crop.NONE);
+    Projection all = Projection.everything(far, N, N);
+    Picture white = Picture.of(N, N);
+    java.util.Arrays.fill(white.g(), 1);
+    Picture lit = new Laid(all, N, N).picture(all.whole(1), r -> white.part(WHOLE, r));
+    for (int y = 0; y < lit.height(); y += 9) {
+      for (int x = 0; x < lit.width(); x += 9) {
+        double px = x + 0.5;
+        double py = y + 0.5;
+        boolean before =
+            all.back().w(px / N + all.left() - all.middleX(), py / N + all.top() - all.middleY())
+                > 0;
+        if (!before) {
+          assertThat(lit.g()[y * lit.width() + x]).isZero();
+        }
+      }
+    }
+  }
+
   /** What only is cut is copied. */
   @Test
   void aCropIsTheSamePixels() {
