@@ -40,28 +40,45 @@ export function MapOver({
   onError?: () => void;
   children: ReactNode;
 }) {
-  const { at, long } = usePlace();
+  const g = usePlace();
+  const { long } = g;
   const { w: wide, h: high } = fullSize();
   const w = wide / long;
   const h = high / long;
+  // in the picture's own box, so that what was cut is cut from the map too
+  const at = (p: At) => {
+    const { x, y } = g.at(p);
+    return { x: x - g.ox, y: y - g.oy };
+  };
   return (
     <>
-      <img
-        src={src}
-        alt={alt}
-        draggable={false}
-        onError={onError}
-        style={{
+      <Box
+        sx={{
           position: "absolute",
-          left: 0,
-          top: 0,
-          width: SIDE,
-          height: SIDE,
-          transformOrigin: "0 0",
-          transform: onto([at({ x: 0, y: 0 }), at({ x: w, y: 0 }), at({ x: w, y: h }), at({ x: 0, y: h })]),
+          left: g.ox,
+          top: g.oy,
+          width: g.w * g.scale,
+          height: g.h * g.scale,
+          overflow: "hidden",
           pointerEvents: "none",
         }}
-      />
+      >
+        <img
+          src={src}
+          alt={alt}
+          draggable={false}
+          onError={onError}
+          style={{
+            position: "absolute",
+            left: 0,
+            top: 0,
+            width: SIDE,
+            height: SIDE,
+            transformOrigin: "0 0",
+            transform: onto([at({ x: 0, y: 0 }), at({ x: w, y: 0 }), at({ x: w, y: h }), at({ x: 0, y: h })]),
+          }}
+        />
+      </Box>
       <Box sx={{ position: "absolute", left: 12, bottom: 12, bgcolor: look.paper, px: 1, py: 0.5 }}>
         <Typography variant="caption">{children}</Typography>
       </Box>

@@ -3,7 +3,6 @@ package illuminar.benchmarks.campaign;
 import illuminar.benchmarks.running.Cards;
 import illuminar.server.Visitor;
 import java.nio.file.Path;
-import java.util.List;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.LockSupport;
 
@@ -34,7 +33,7 @@ final class Away implements Trial {
       orders.end();
       one.join();
       ledger.least(this, "outages of 1 to 30 s", times, "", 1);
-      Orders.report(this, ledger, List.of(orders));
+      orders.report(this, ledger);
       Victim.reportJobs(this, ledger, victim.data());
       ledger.most(
           this,

@@ -53,6 +53,6 @@ final class Crowd {
         hands.stream().mapToInt(Hand::failures).sum(),
         "",
         0);
-    Orders.report(trial, ledger, List.of(orders));
+    orders.report(trial, ledger);
   }
 }

@@ -1,17 +1,15 @@
 package illuminar.benchmarks.campaign;
 
 import illuminar.benchmarks.running.Cards;
+import illuminar.benchmarks.running.Photographer;
 import illuminar.server.Visitor;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.locks.LockSupport;
 
-/** Stops, as by Ctrl-C, while cards are taken in and views delivered. */
+/** Stops, as by Ctrl-C, at growing times into a card's intake or into a delivery, by turns. */
 final class Stops implements Trial {
-  /** So few that views are delivered too before the longest pauses are over. */
   private static final int VIEWS = 2;
-
   private static final int FRAMES = 5;
 
   @Override
@@ -22,24 +20,29 @@ final class Stops implements Trial {
   @Override
   public void run(Effort effort, Ledger ledger) throws Exception {
     Path card = Cards.of("stops", Path.of("demo/card"), 0, VIEWS, FRAMES);
-    double longest = 0;
     int stops = effort.of(20, 2);
-    List<Orders> all = new ArrayList<>();
+    double longest = 0;
+    int taken = 0;
+    int delivered = 0;
     try (Victim victim = new Victim("campaign_stops", card, "-Xmx4g")) {
+      Visitor first = new Visitor(victim.url()).signedIn();
+      String shoot = first.demoShoot();
+      List<String> views = new Photographer(first).takeInCard(shoot);
       for (int k = 0; k < stops; k++) {
-        Orders orders = new Orders(new Visitor(victim.url()).signedIn());
-        all.add(orders);
-        Thread one = new Thread(orders);
-        one.start();
-        LockSupport.parkNanos((1000 + 1300L * k) * 1_000_000L);
+        Visitor visitor = new Visitor(victim.url()).signedIn();
+        if (k % 2 == 0) {
+          String id = new Photographer(visitor).newShoot("Stopped");
+          taken += visitor.takeInCard(id).has("id") ? 1 : 0;
+        } else {
+          delivered += visitor.deliver(shoot, views, "JPEG", "PNG_16").has("id") ? 1 : 0;
+        }
+        LockSupport.parkNanos((300 + 250L * k) * 1_000_000L);
         longest = Math.max(longest, victim.stop());
-        orders.end();
-        one.join();
         victim.start();
+        Victim.waitForJobs(victim.data());
       }
-      if (effort == Effort.WHOLE) {
-        Orders.report(this, ledger, all);
-      }
+      ledger.least(this, "stops while a card was taken in", taken, "", (stops + 1) / 2);
+      ledger.least(this, "stops while views were delivered", delivered, "", stops / 2);
       ledger.most(this, "longest of " + stops + " stops during work", longest, "s", 5);
       ledger.most(
           this,
@@ -50,6 +53,7 @@ final class Stops implements Trial {
           "",
           0);
       Victim.reportJobs(this, ledger, victim.data());
+      ledger.most(this, "delivered files that are not there whole", victim.notThere(), "", 0);
     }
   }
 }

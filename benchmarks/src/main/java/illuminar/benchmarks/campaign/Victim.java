@@ -63,8 +63,8 @@ final class Victim implements AutoCloseable {
     ledger.most(trial, "jobs that failed", count(data, failed), "", 0);
   }
 
-  /** Which jobs are not over, once none has ended for so long that it stands still. */
-  static void reportOpenJobs(Trial trial, Ledger ledger, TestServer data) {
+  /** How many jobs are not over, once none has ended for so long that it stands still. */
+  static int waitForJobs(TestServer data) {
     String open = "select count(*) from job where finished is null";
     int left = count(data, open);
     long end = System.nanoTime() + STILL;
@@ -76,7 +76,12 @@ final class Victim implements AutoCloseable {
       }
       left = now;
     }
-    ledger.most(trial, "jobs that neither ended nor went on", left, "", 0);
+    return left;
+  }
+
+  /** Which jobs are not over, once they have had their time. */
+  static void reportOpenJobs(Trial trial, Ledger ledger, TestServer data) {
+    ledger.most(trial, "jobs that neither ended nor went on", waitForJobs(data), "", 0);
   }
 
   int count(String question) {
