@@ -174,8 +174,8 @@ export class Preview {
     return true;
   }
 
-  mask(slot: string, recipe: Recipe, region: string, raster: Raster, uncut: boolean) {
-    this.send({ kind: "mask", slot, seq: ++this.seq, recipe, region, raster, uncut });
+  mask(slot: string, laid: { recipe: Recipe; uncut: boolean }, region: string, raster: Raster) {
+    this.send({ kind: "mask", slot, seq: ++this.seq, region, raster, ...laid });
   }
 
   /** The colour of what a part looks at round a place, pixels at full size. */

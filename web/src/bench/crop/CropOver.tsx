@@ -1,16 +1,14 @@
 import { useDrag } from "@use-gesture/react";
 import { ARROWS } from "../../kit/arrows";
 import { look } from "../../theme";
-import { changeGeometry } from "../edits/geometry";
-import { Held } from "../stage/Handles";
+import { changeGeometry, GEOMETRY } from "../edits/geometry";
+import { Held, Square, stepOf } from "../stage/Held";
 import { usePlace } from "../stage/place";
 import { bare, move, settle, useGesture } from "../state/gesture";
 import { recipe, useHistory } from "../state/history";
 import { useLay } from "../state/lay";
 import { fullSize } from "../state/view";
 import { keptBox, pulledBox, type Box } from "./box";
-
-const HIT = 24;
 
 const SIDES: [name: string, sides: [number, number], cursor: string][] = [
   ["upper left corner", [-1, -1], "nwse-resize"],
@@ -39,7 +37,7 @@ function Frame() {
   const { ox, oy, scale, long, w, h } = usePlace();
   const lay = useLay((s) => s.lay);
   const kept = useLay((s) => s.kept);
-  const hidden = useGesture((s) => bare(s) && s.worked !== "geometry");
+  const hidden = useGesture((s) => bare(s) && s.worked !== GEOMETRY);
   const crop = useHistory((s) => s.recipe?.geometry.crop);
   const moving = useGesture((s) => s.moving);
   const now = moving && crop && crop.width > 0 ? crop : keptBox(kept, fullSize());
@@ -50,7 +48,7 @@ function Frame() {
       event.stopPropagation();
       if (tap) return;
       const from = first ? { ...now } : (memo as Box);
-      move("geometry");
+      move(GEOMETRY);
       put(pulledBox(from, sides as [number, number], mx / k, my / k, ratio));
       if (last) settle();
       return from;
@@ -62,8 +60,8 @@ function Frame() {
     if (!by) return;
     e.preventDefault();
     e.stopPropagation();
-    const px = (e.shiftKey ? 40 : e.altKey ? 1 : 8) / k;
-    move("geometry");
+    const px = stepOf(e) / k;
+    move(GEOMETRY);
     put(pulledBox(now, sides, by[0] * px, by[1] * px, ratio));
     settle();
   };
@@ -118,8 +116,7 @@ function Frame() {
               onKeyDown={keys(sides)}
               style={{ pointerEvents: "all", cursor, touchAction: "none" }}
             >
-              <rect x={cx - HIT / 2} y={cy - HIT / 2} width={HIT} height={HIT} fill="transparent" />
-              <rect x={cx - 5} y={cy - 5} width={10} height={10} fill="#fff" stroke="#222" />
+              <Square x={cx} y={cy} fill="#fff" />
             </g>
           );
         })}

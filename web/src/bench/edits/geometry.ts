@@ -5,7 +5,7 @@ import { edit, recipe } from "../state/history";
 import { complain, useView } from "../state/view";
 
 /** What is worked on while the picture is turned or cut: no pass. */
-const GEOMETRY = "geometry";
+export const GEOMETRY = "geometry";
 
 /** The picture as its anchor lies. */
 export const AS_IT_LIES: Geometry = {

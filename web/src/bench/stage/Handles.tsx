@@ -1,5 +1,4 @@
 import { useDrag } from "@use-gesture/react";
-import type { ReactNode } from "react";
 import type { Part, Point, Shape } from "../../api/types";
 import { ARROWS } from "../../kit/arrows";
 import { look } from "../../theme";
@@ -11,6 +10,7 @@ import { bare, settle, useGesture, work } from "../state/gesture";
 import { useHand } from "../state/hand";
 import { useHistory } from "../state/history";
 import { useViewport } from "../state/viewport";
+import { Held, HIT, Square, stepOf } from "./Held";
 import { usePlace } from "./place";
 
 const FILL = {
@@ -20,9 +20,6 @@ const FILL = {
   height: "100%",
   pointerEvents: "none",
 } as const;
-
-/** How large what can be taken hold of is to the pointer, pixels: WCAG 2.2, 2.5.8. */
-const HIT = 24;
 
 type At = (p: Point) => { x: number; y: number };
 
@@ -48,11 +45,6 @@ export function Handles() {
       </Held>
     </svg>
   );
-}
-
-/** What can be taken hold of on the stage: the tool in hand does not hear of it. */
-export function Held({ children }: { children: ReactNode }) {
-  return <g onPointerDown={(e) => e.stopPropagation()}>{children}</g>;
 }
 
 const line = (points: Point[], at: At) => points.map((p) => `${at(p).x},${at(p).y}`).join(" ");
@@ -186,25 +178,11 @@ function Grips({ part, at }: { part: Part; at: At }) {
             e.preventDefault();
             e.stopPropagation();
             if (gone) set(gone());
-            if (by) nudge(i, grip.at, by, e.shiftKey ? 40 : e.altKey ? 1 : 8);
+            if (by) nudge(i, grip.at, by, stepOf(e));
           }}
         >
           <title>{grip.name}</title>
-          <rect
-            x={at(grip.at).x - HIT / 2}
-            y={at(grip.at).y - HIT / 2}
-            width={HIT}
-            height={HIT}
-            fill="transparent"
-          />
-          <rect
-            x={at(grip.at).x - 4.5}
-            y={at(grip.at).y - 4.5}
-            width={9}
-            height={9}
-            fill={grip.name === "Move" ? look.amberFill : "#fff"}
-            stroke="#222"
-          />
+          <Square {...at(grip.at)} fill={grip.name === "Move" ? look.amberFill : "#fff"} />
         </g>
       ))}
     </>

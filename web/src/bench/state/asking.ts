@@ -69,19 +69,13 @@ function askThumb(recipe: Recipe, region: Region) {
   const { w, h } = pictureSize();
   const scale = THUMB / Math.max(w, h);
   asked.set(region.id, region);
-  preview?.mask(
-    thumbSlot(region.id),
-    asLaid(recipe),
-    region.id,
-    {
-      scale,
-      x: 0,
-      y: 0,
-      width: Math.max(1, Math.round(w * scale)),
-      height: Math.max(1, Math.round(h * scale)),
-    },
-    useLay.getState().uncut,
-  );
+  preview?.mask(thumbSlot(region.id), laid(recipe), region.id, {
+    scale,
+    x: 0,
+    y: 0,
+    width: Math.max(1, Math.round(w * scale)),
+    height: Math.max(1, Math.round(h * scale)),
+  });
 }
 
 /** Whether a pass is left out of the picture while its before is looked at. */
@@ -101,8 +95,7 @@ export function askPicture() {
   preview?.picture({
     draft: coarse || first,
     moving: worked,
-    uncut: useLay.getState().uncut,
-    recipe: asLaid(before ? { ...recipe, passes: recipe.passes.filter((p) => !leftOut(p)) } : recipe),
+    ...laid(before ? { ...recipe, passes: recipe.passes.filter((p) => !leftOut(p)) } : recipe),
     frame: before === ANCHOR ? anchor() : alone,
     raster: coarse ? coarser(raster, geometry()) : raster,
     probes: inOrder(),
@@ -111,14 +104,14 @@ export function askPicture() {
 }
 
 /** A recipe as it lies on the stage: where a newer geometry lies is being found out, and then it is asked for again. */
-function asLaid(recipe: Recipe): Recipe {
-  const { of } = useLay.getState();
-  return of && of !== recipe.geometry ? { ...recipe, geometry: of } : recipe;
+function laid(recipe: Recipe): { recipe: Recipe; uncut: boolean } {
+  const { of, uncut } = useLay.getState();
+  return { recipe: of && of !== recipe.geometry ? { ...recipe, geometry: of } : recipe, uncut };
 }
 
 const anchor = () => useView.getState().sheet?.frames.find((f) => f.anchor)?.id ?? "";
 
-const REST = { draft: false, moving: "", frame: "", probes: [], quality: 0.93, uncut: false };
+const REST = { draft: false, moving: "", frame: "", probes: [], quality: 0.93 };
 
 /** Asks for the camera's picture to show against ours, once the picture itself is here and the one that is there is of another place. */
 export function askBefore(): boolean {
@@ -126,10 +119,7 @@ export function askBefore(): boolean {
   const { recipe } = useHistory.getState();
   const raster = seen();
   if (!mode || !recipe || !raster || JSON.stringify(before?.raster) === JSON.stringify(raster)) return false;
-  const uncut = useLay.getState().uncut;
-  return (
-    preview?.picture({ ...REST, uncut, recipe: asLaid(recipe), frame: anchor(), raster }, "before") ?? false
-  );
+  return preview?.picture({ ...REST, ...laid(recipe), frame: anchor(), raster }, "before") ?? false;
 }
 
 /** Lets the server keep what lies below what is worked on as coarse pictures need it, so that its first move is prompt. */
@@ -143,7 +133,7 @@ function askAhead() {
   ahead = now;
   const coarse = coarser(raster, geometry());
   const rest = { ...REST, draft: true, moving: worked, quality: 0.85 };
-  preview?.picture({ ...rest, recipe: asLaid(recipe), raster: coarse }, "ahead");
+  preview?.picture({ ...rest, ...laid(recipe), raster: coarse }, "ahead");
 }
 
 function picture(head: PictureAnswer, image: ImageBitmap, roundMs: number, use: Use) {
@@ -185,7 +175,7 @@ export function askMask() {
   const raster = seen();
   if (!recipe || !region || !raster) dropMask();
   else if (!useGesture.getState().moving) {
-    preview?.mask(STAGE, asLaid(recipe), region.id, raster, useLay.getState().uncut);
+    preview?.mask(STAGE, laid(recipe), region.id, raster);
   }
 }
 

@@ -33,8 +33,13 @@ const none = (g: Geometry) =>
 async function find() {
   const of = recipe()?.geometry;
   const id = useView.getState().sheet?.id;
-  const { cutting } = useLay.getState();
+  const { of: known, cutting, uncut } = useLay.getState();
   if (!of || !id) return;
+  if (known && uncut === cutting && JSON.stringify(of) === JSON.stringify(known)) {
+    // the server's own copy of what is known
+    useLay.setState({ of });
+    return;
+  }
   if (none(of)) {
     useLay.setState({ of, lay: undefined, kept: undefined, uncut: false });
     return;

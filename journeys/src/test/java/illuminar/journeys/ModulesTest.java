@@ -11,28 +11,10 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
 /** The interface's own logic, called module by module in Chromium, without any screen. */
-class ModulesTest {
-  private static Modules modules;
-
-  @BeforeAll
-  static void load() {
-    modules = new Modules();
-  }
-
-  @AfterAll
-  static void close() {
-    modules.close();
-  }
-
-  private static Object call(String expression) {
-    return modules.call(expression);
-  }
-
+class ModulesTest extends OnModules {
   private static double number(String expression) {
     return ((Number) call(expression)).doubleValue();
   }

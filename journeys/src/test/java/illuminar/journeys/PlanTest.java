@@ -2,28 +2,10 @@ package illuminar.journeys;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
 /** The plan of an intake, without any screen. */
-class PlanTest {
-  private static Modules modules;
-
-  @BeforeAll
-  static void load() {
-    modules = new Modules();
-  }
-
-  @AfterAll
-  static void close() {
-    modules.close();
-  }
-
-  private static Object call(String expression) {
-    return modules.call(expression);
-  }
-
+class PlanTest extends OnModules {
   private static final String PLAN =
       """
       const f = (id, role = 'AMBIENT') => ({ id, name: id, role, known: false });

@@ -3,31 +3,13 @@ package illuminar.journeys;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
 /**
  * Steps of the recipe are kept one after the other, whatever becomes of them on the way; our own
  * rules.
  */
-class StepsTest {
-  private static Modules modules;
-
-  @BeforeAll
-  static void load() {
-    modules = new Modules();
-  }
-
-  @AfterAll
-  static void close() {
-    modules.close();
-  }
-
-  private static Object call(String expression) {
-    return modules.call(expression);
-  }
-
+class StepsTest extends OnModules {
   /** A keeper that answers by hand: {@code put} waits until it is let go or refused. */
   private static final String KEEPER =
       """

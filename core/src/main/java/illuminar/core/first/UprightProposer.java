@@ -60,7 +60,7 @@ final class UprightProposer implements Proposer {
   private static Plane tones(Picture picture) {
     Plane y = picture.luminance();
     for (int i = 0; i < y.data().length; i++) {
-      y.data()[i] = Srgb.encodeFast(Math.max(0, Math.min(1, y.data()[i])));
+      y.data()[i] = Srgb.encodeFast(y.data()[i]);
     }
     return y;
   }

@@ -114,11 +114,6 @@ public record Geometry(
     return turn != 0 || pitch != 0 || yaw != 0 || bulge != 0 || outer != 0 || red != 0 || blue != 0;
   }
 
-  /** Whether the picture is the anchor's as it lies. */
-  public boolean none() {
-    return !moves() && !crop.placed() && crop.ratio() == 0;
-  }
-
   /** The same of a camera that was turned otherwise. */
   public Geometry turned(double roll, double up, double right) {
     return new Geometry(roll, up, right, focal, bulge, outer, red, blue, crop);

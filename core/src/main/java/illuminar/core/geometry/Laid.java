@@ -7,29 +7,8 @@ import illuminar.core.picture.Point;
 import illuminar.core.picture.Raster;
 import java.util.function.Function;
 
-/**
- * Draws finished pictures from pictures of their views: one resampling in linear light with a
- * windowed sinc of eight taps (Duchon 1979), held near what lies round each pixel so that nothing
- * rings along windows and lamps.
- */
+/** Draws finished pictures from pictures of their views: one resampling in linear light. */
 public final class Laid {
-  private static final int TAPS = 8;
-  private static final int BEFORE = TAPS / 2 - 1;
-  private static final int PHASES = 1024;
-
-  /**
-   * Contrast, as a share of their sum, of the pixels round a value from which on it is held, and at
-   * which it is held near them: a window beside its frame, where an overshoot is seen as a line.
-   */
-  private static final float HELD_FROM = 0.5f;
-
-  private static final float HELD = 0.8f;
-
-  /** How far beyond them a held value may lie, of what they differ by, and one that is not. */
-  private static final float SLACK = 0.08f;
-
-  private static final float FREE = 1;
-
   /**
    * Pixels beyond the view's edge that repeat it: sizes are whole numbers, what they show is not.
    */
@@ -43,14 +22,14 @@ public final class Laid {
   /** Pixels between the places at which it is looked what a raster needs. */
   private static final int STRIDE = 32;
 
-  private static final float[] KERNEL = kernel();
-
   private final Projection projection;
+  private final Places places;
   private final int fullWidth;
   private final int fullHeight;
 
   public Laid(Projection projection, int fullWidth, int fullHeight) {
     this.projection = projection;
+    places = projection.places();
     this.fullWidth = fullWidth;
     this.fullHeight = fullHeight;
   }
@@ -66,32 +45,9 @@ public final class Laid {
 
   /** Where a place of the view lies in the finished picture; both in pixels at full size. */
   public Point shown(Point view) {
-    double edge = projection.longEdge();
+    double edge = places.longEdge();
     Point p = projection.toPlane(new Point(view.x() / edge, view.y() / edge));
     return new Point((p.x() - projection.left()) * edge, (p.y() - projection.top()) * edge);
-  }
-
-  /** Eight weights for each phase; they add up to 1. */
-  private static float[] kernel() {
-    float[] all = new float[(PHASES + 1) * TAPS];
-    for (int p = 0; p <= PHASES; p++) {
-      double[] w = new double[TAPS];
-      double sum = 0;
-      for (int k = 0; k < TAPS; k++) {
-        double t = k - BEFORE - p / (double) PHASES;
-        w[k] = sinc(t) * sinc(t / (TAPS / 2.0));
-        sum += w[k];
-      }
-      for (int k = 0; k < TAPS; k++) {
-        all[p * TAPS + k] = (float) (w[k] / sum);
-      }
-    }
-    return all;
-  }
-
-  private static double sinc(double t) {
-    double x = Math.PI * t;
-    return Math.abs(t) < 1e-9 ? 1 : Math.abs(t) >= TAPS / 2.0 ? 0 : Math.sin(x) / x;
   }
 
   /**
@@ -116,9 +72,9 @@ public final class Laid {
     }
     double fringe =
         (Math.abs(projection.red() - 1) + Math.abs(projection.blue() - 1))
-            * projection.longEdge()
+            * places.longEdge()
             * out.scale();
-    int margin = TAPS / 2 + 1 + (int) Math.ceil(fringe);
+    int margin = Sinc.TAPS / 2 + 1 + (int) Math.ceil(fringe);
     Raster whole = Raster.whole(fullWidth, fullHeight, out.scale());
     int left = within((int) Math.floor(x0) - margin, whole.width());
     int top = within((int) Math.floor(y0) - margin, whole.height());
@@ -127,25 +83,34 @@ public final class Laid {
     return whole.part(left, top, right - left + 1, end - top + 1);
   }
 
-  private static int within(int v, int size) {
+  /** An index held within a row or a column. */
+  static int within(int v, int size) {
     return Math.max(0, Math.min(size - 1, v));
   }
 
-  /** Where the corner of a pixel of a raster lies in the view at its scale. */
-  private void place(Raster out, double i, double j, double[] at) {
-    double s = out.scale() * projection.longEdge();
-    double x = (out.x() + i) / s + projection.left() - projection.middleX();
-    double y = (out.y() + j) / s + projection.top() - projection.middleY();
-    Matrix back = projection.back();
+  /** Where a place of a raster lies in the view, from its middle; long edges. */
+  private void seen(Raster out, double i, double j, double[] at) {
+    double s = 1 / (out.scale() * places.longEdge());
+    double x = (out.x() + i) * s + projection.left() - places.wide() / 2;
+    double y = (out.y() + j) * s + projection.top() - places.high() / 2;
+    Projective back = places.back();
     if (back.w(x, y) <= 0) {
       at[0] = at[1] = NOWHERE;
       return;
     }
     double u = back.x(x, y);
     double v = back.y(x, y);
-    double k = projection.lens(u, v);
-    at[0] = (u * k + projection.middleX()) * s;
-    at[1] = (v * k + projection.middleY()) * s;
+    double k = places.lens(u, v);
+    at[0] = u * k;
+    at[1] = v * k;
+  }
+
+  /** Where a place of a raster lies in the view at its scale. */
+  private void place(Raster out, double i, double j, double[] at) {
+    seen(out, i, j, at);
+    double s = out.scale() * places.longEdge();
+    at[0] = (at[0] + places.wide() / 2) * s;
+    at[1] = (at[1] + places.high() / 2) * s;
   }
 
   /**
@@ -160,8 +125,8 @@ public final class Laid {
     }
     Raster from = below(out);
     Picture in = below.apply(from);
-    int x = whole(projection.left() * projection.longEdge() * out.scale());
-    int y = whole(projection.top() * projection.longEdge() * out.scale());
+    int x = whole(projection.left() * places.longEdge() * out.scale());
+    int y = whole(projection.top() * places.longEdge() * out.scale());
     if (!projection.moves() && x >= 0 && y >= 0) {
       return in.cut(
           from, new Raster(out.scale(), out.x() + x, out.y() + y, out.width(), out.height()));
@@ -228,17 +193,24 @@ public final class Laid {
 
   /** One row of a raster: where its pixels lie in the piece of the view below. */
   private final class Row {
+    private static final int NONE = Integer.MIN_VALUE;
+
     private final Raster out;
     private final Raster from;
+
+    /** Where they lie from the view's middle, long edges. */
     private final double[] u;
+
     private final double[] v;
 
-    /** First tap of each pixel and its phases; a column of −1 where there is nothing. */
+    /** First tap of each pixel and its phases; a column of {@link #NONE} where there is nothing. */
     private final int[] column;
 
     private final int[] line;
     private final int[] phaseX;
     private final int[] phaseY;
+
+    private final double[] at = new double[2];
 
     Row(Raster out, Raster from) {
       this.out = out;
@@ -251,120 +223,45 @@ public final class Laid {
       phaseY = new int[out.width()];
     }
 
-    /** Places the pixels of a row in the view, from its middle; long edges. */
+    /** Places the pixels of a row in the view. */
     void at(int j) {
-      double s = 1 / (out.scale() * projection.longEdge());
-      double y = (out.y() + j + 0.5) * s + projection.top() - projection.middleY();
-      Matrix m = projection.back();
       for (int i = 0; i < u.length; i++) {
-        double x = (out.x() + i + 0.5) * s + projection.left() - projection.middleX();
-        double ahead = m.g() * x + m.h() * y + m.i();
-        if (ahead <= 0) {
-          u[i] = v[i] = NOWHERE;
-          continue;
-        }
-        double w = 1 / ahead;
-        double a = (m.a() * x + m.b() * y + m.c()) * w;
-        double b = (m.d() * x + m.e() * y + m.f()) * w;
-        double k = projection.lens(a, b);
-        u[i] = a * k;
-        v[i] = b * k;
+        seen(out, i + 0.5, j + 0.5, at);
+        u[i] = at[0];
+        v[i] = at[1];
       }
     }
 
     /** Finds the taps of a channel that lies by so much farther out. */
     void lay(double farther) {
-      double s = out.scale() * projection.longEdge();
-      double right = projection.middleX() * 2 * s;
-      double end = projection.middleY() * 2 * s;
+      double s = out.scale() * places.longEdge();
+      double right = places.wide() * s;
+      double end = places.high() * s;
       for (int i = 0; i < u.length; i++) {
-        double x = (u[i] * farther + projection.middleX()) * s;
-        double y = (v[i] * farther + projection.middleY()) * s;
+        double x = (u[i] * farther + places.wide() / 2) * s;
+        double y = (v[i] * farther + places.high() / 2) * s;
         if (x < -BEYOND || y < -BEYOND || x > right + BEYOND || y > end + BEYOND) {
-          column[i] = Integer.MIN_VALUE;
+          column[i] = NONE;
           continue;
         }
         double px = x - 0.5 - from.x();
         double py = y - 0.5 - from.y();
         int ix = (int) Math.floor(px);
         int iy = (int) Math.floor(py);
-        column[i] = ix - BEFORE;
-        line[i] = iy - BEFORE;
-        phaseX[i] = TAPS * (int) ((px - ix) * PHASES + 0.5);
-        phaseY[i] = TAPS * (int) ((py - iy) * PHASES + 0.5);
+        column[i] = ix - Sinc.BEFORE;
+        line[i] = iy - Sinc.BEFORE;
+        phaseX[i] = Sinc.phase(px - ix);
+        phaseY[i] = Sinc.phase(py - iy);
       }
     }
 
     void into(float[] in, float[] made, int to) {
-      int w = from.width();
-      int h = from.height();
       for (int i = 0; i < column.length; i++) {
-        int x = column[i];
-        int y = line[i];
-        if (x >= 0 && y >= 0 && x + TAPS <= w && y + TAPS <= h) {
-          made[to + i] = inner(in, w, y * w + x, phaseX[i], phaseY[i]);
-        } else if (x != Integer.MIN_VALUE) {
-          made[to + i] = atEdge(in, w, h, x, y, phaseX[i], phaseY[i]);
+        if (column[i] != NONE) {
+          made[to + i] =
+              Sinc.at(in, from.width(), from.height(), column[i], line[i], phaseX[i], phaseY[i]);
         }
       }
     }
-  }
-
-  private static float inner(float[] in, int w, int at, int px, int py) {
-    float a = KERNEL[px];
-    float b = KERNEL[px + 1];
-    float c = KERNEL[px + 2];
-    float d = KERNEL[px + 3];
-    float e = KERNEL[px + 4];
-    float f = KERNEL[px + 5];
-    float g = KERNEL[px + 6];
-    float h = KERNEL[px + 7];
-    float sum = 0;
-    int o = at;
-    for (int k = 0; k < TAPS; k++) {
-      sum +=
-          KERNEL[py + k]
-              * (in[o] * a
-                  + in[o + 1] * b
-                  + in[o + 2] * c
-                  + in[o + 3] * d
-                  + in[o + 4] * e
-                  + in[o + 5] * f
-                  + in[o + 6] * g
-                  + in[o + 7] * h);
-      o += w;
-    }
-    int m = at + BEFORE * w + BEFORE;
-    return near(sum, in[m], in[m + 1], in[m + w], in[m + w + 1]);
-  }
-
-  private static float atEdge(float[] in, int w, int h, int x, int y, int px, int py) {
-    float sum = 0;
-    for (int k = 0; k < TAPS; k++) {
-      int row = within(y + k, h) * w;
-      float part = 0;
-      for (int n = 0; n < TAPS; n++) {
-        part += in[row + within(x + n, w)] * KERNEL[px + n];
-      }
-      sum += part * KERNEL[py + k];
-    }
-    int x0 = within(x + BEFORE, w);
-    int x1 = within(x + BEFORE + 1, w);
-    int r0 = within(y + BEFORE, h) * w;
-    int r1 = within(y + BEFORE + 1, h) * w;
-    return near(sum, in[r0 + x0], in[r0 + x1], in[r1 + x0], in[r1 + x1]);
-  }
-
-  /** A value held near the four that it lies between, where they differ much. */
-  private static float near(float v, float a, float b, float c, float d) {
-    float low = Math.min(Math.min(a, b), Math.min(c, d));
-    float high = Math.max(Math.max(a, b), Math.max(c, d));
-    if (v >= low && v <= high) {
-      return v;
-    }
-    float contrast = (high - low) / Math.max(1e-6f, Math.abs(high) + Math.abs(low));
-    float held = Math.max(0, Math.min(1, (contrast - HELD_FROM) / (HELD - HELD_FROM)));
-    float slack = (high - low) * (FREE + (SLACK - FREE) * held);
-    return Math.max(low - slack, Math.min(high + slack, v));
   }
 }

@@ -49,7 +49,7 @@ public final class Plumb {
     this.start = start;
     this.width = width;
     this.height = height;
-    Projection now = Projection.places(start, width, height);
+    Places now = new Places(start, width, height);
     lines =
         Segments.of(tones).stream()
             .filter(l -> Math.abs(Upright.lean(now, l, true)) < STEEPEST)
@@ -82,18 +82,18 @@ public final class Plumb {
       Geometry next = Upright.of(at, fit, width, height);
       at = start.turned(next.turn(), next.pitch(), start.yaw());
     }
-    Projection now = Projection.places(start, width, height);
-    double long0 = 0;
+    Places now = new Places(start, width, height);
+    double together = 0;
     double left = 1;
     double right = 0;
     for (Upright.Line l : fit) {
-      long0 += Upright.length(now, l);
+      together += Upright.length(now, l);
       double x = (l.from().x() + l.to().x()) / 2;
       left = Math.min(left, x);
       right = Math.max(right, x);
     }
     boolean sure =
-        fit.size() >= LEAST_EDGES && long0 >= LEAST_LENGTH && right - left >= LEAST_SPREAD;
+        fit.size() >= LEAST_EDGES && together >= LEAST_LENGTH && right - left >= LEAST_SPREAD;
     return new Found(at, fit.size(), lean(start, fit), lean(at, fit), sure);
   }
 
@@ -103,7 +103,7 @@ public final class Plumb {
     for (double turn = -MOST_TURN; turn <= MOST_TURN; turn += GRID) {
       for (double pitch = -MOST_PITCH; pitch <= MOST_PITCH; pitch += GRID) {
         Geometry g = start.turned(turn, pitch, start.yaw());
-        Projection p = Projection.places(g, width, height);
+        Places p = new Places(g, width, height);
         double score = 0;
         for (Upright.Line l : lines) {
           double lean = Upright.lean(p, l, true) / HALF;
@@ -119,7 +119,7 @@ public final class Plumb {
   }
 
   private List<Upright.Line> fitting(Geometry g, double within) {
-    Projection p = Projection.places(g, width, height);
+    Places p = new Places(g, width, height);
     List<Upright.Line> fit = new ArrayList<>();
     for (Upright.Line l : lines) {
       if (Math.abs(Upright.lean(p, l, true)) < within) {
@@ -130,7 +130,7 @@ public final class Plumb {
   }
 
   private double lean(Geometry g, List<Upright.Line> all) {
-    Projection p = Projection.places(g, width, height);
+    Places p = new Places(g, width, height);
     double sum = 0;
     double length = 0;
     for (Upright.Line l : all) {

@@ -1,5 +1,6 @@
 package illuminar.core.geometry;
 
+import illuminar.core.algebra.Cholesky;
 import illuminar.core.picture.Point;
 import java.util.ArrayList;
 import java.util.List;
@@ -36,7 +37,7 @@ public final class Upright {
     this.width = width;
     this.height = height;
     double longEdge = Math.max(width, height);
-    Projection now = Projection.places(start, width, height);
+    Places now = new Places(start, width, height);
     for (Line line : lines) {
       Point a = now.toPlane(line.from());
       Point b = now.toPlane(line.to());
@@ -104,7 +105,7 @@ public final class Upright {
 
   /** What each line leans by, degrees, weighed by its length. */
   private double[] leans(double[] v) {
-    Projection p = Projection.places(turned(v), width, height);
+    Places p = new Places(turned(v), width, height);
     double[] lean = new double[plumb.size() + level.size()];
     int n = 0;
     for (Line line : plumb) {
@@ -117,7 +118,7 @@ public final class Upright {
   }
 
   /** What a line leans by, degrees. */
-  static double lean(Projection p, Line line, boolean plumb) {
+  static double lean(Places p, Line line, boolean plumb) {
     Point a = p.toPlane(line.from());
     Point b = p.toPlane(line.to());
     double x = b.x() - a.x();
@@ -126,13 +127,13 @@ public final class Upright {
   }
 
   /** How long a line is in the plane, long edges. */
-  static double length(Projection p, Line line) {
+  static double length(Places p, Line line) {
     Point a = p.toPlane(line.from());
     Point b = p.toPlane(line.to());
     return Math.hypot(b.x() - a.x(), b.y() - a.y());
   }
 
-  /** The step of Gauss and Newton: three equations, solved by Cramer's rule. */
+  /** The step of Gauss and Newton. */
   private static double[] step(double[] lean, double[][] slope, double[] v) {
     double[][] m = new double[3][3];
     double[] r = new double[3];
@@ -148,13 +149,6 @@ public final class Upright {
       m[k][k] += PULL;
       r[k] -= PULL * v[k];
     }
-    Matrix all =
-        new Matrix(m[0][0], m[0][1], m[0][2], m[1][0], m[1][1], m[1][2], m[2][0], m[2][1], m[2][2]);
-    Matrix back = all.inverse();
-    return new double[] {
-      back.a() * r[0] + back.b() * r[1] + back.c() * r[2],
-      back.d() * r[0] + back.e() * r[1] + back.f() * r[2],
-      back.g() * r[0] + back.h() * r[1] + back.i() * r[2]
-    };
+    return Cholesky.solve(m, r);
   }
 }

@@ -1,5 +1,6 @@
 package illuminar.core.lineup;
 
+import illuminar.core.algebra.Cholesky;
 import illuminar.core.frame.Similarity;
 import illuminar.core.picture.Plane;
 import java.util.stream.IntStream;

@@ -1,5 +1,6 @@
 package illuminar.core.lineup;
 
+import illuminar.core.algebra.Cholesky;
 import illuminar.core.colour.Srgb;
 import illuminar.core.frame.Frame;
 import illuminar.core.frame.Response;

@@ -14,7 +14,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.ToDoubleFunction;
 import java.util.function.UnaryOperator;
 
 /** Says in plain words what a pass does and what changed between two recipes. */
@@ -109,13 +111,25 @@ public final class Sentence {
   }
 
   private static String change(Geometry before, Geometry after) {
-    for (Numbers.NumberControl number : Numbers.of(Geometry.class)) {
-      double v = Numbers.value(after, number.name());
-      if (Numbers.value(before, number.name()) != v) {
-        return number.label().toLowerCase(Locale.ROOT) + " " + amount(v, number.unit());
-      }
-    }
-    return after.crop().equals(Crop.NONE) ? "crop taken back" : "crop changed";
+    String crop = after.crop().equals(Crop.NONE) ? "crop taken back" : "crop changed";
+    return changed(
+            Numbers.of(Geometry.class), n -> Numbers.value(before, n), n -> Numbers.value(after, n))
+        .orElse(crop);
+  }
+
+  /** The first number that changed, with its value now. */
+  private static Optional<String> changed(
+      List<Numbers.NumberControl> numbers,
+      ToDoubleFunction<String> before,
+      ToDoubleFunction<String> after) {
+    return numbers.stream()
+        .filter(n -> before.applyAsDouble(n.name()) != after.applyAsDouble(n.name()))
+        .findFirst()
+        .map(
+            n ->
+                n.label().toLowerCase(Locale.ROOT)
+                    + " "
+                    + amount(after.applyAsDouble(n.name()), n.unit()));
   }
 
   private static <T> void named(
@@ -168,15 +182,10 @@ public final class Sentence {
       return name + " at " + Math.round(after.strength() * 100) + " %";
     }
     if (before.move().getClass() == after.move().getClass()) {
-      for (Numbers.NumberControl number : kind.controls()) {
-        double v = value(after, number.name());
-        if (value(before, number.name()) != v) {
-          return name
-              + ": "
-              + number.label().toLowerCase(Locale.ROOT)
-              + " "
-              + amount(v, number.unit());
-        }
+      Optional<String> number =
+          changed(kind.controls(), n -> value(before, n), n -> value(after, n));
+      if (number.isPresent()) {
+        return name + ": " + number.get();
       }
     }
     return Objects.equals(before.where(), after.where())

@@ -137,7 +137,11 @@ class LaidTest {
         double px = x + 0.5;
         double py = y + 0.5;
         boolean before =
-            all.back().w(px / N + all.left() - all.middleX(), py / N + all.top() - all.middleY())
+            all.places()
+                    .back()
+                    .w(
+                        px / N + all.left() - all.places().wide() / 2,
+                        py / N + all.top() - all.places().high() / 2)
                 > 0;
         if (!before) {
           assertThat(lit.g()[y * lit.width() + x]).isZero();

@@ -31,19 +31,19 @@ class PlumbTest {
   private static final int H = (int) (ROOM.rows() * MIDDLE);
 
   /** From the level camera's pixels to the tilted one's. */
-  private static Matrix tilt(double roll, double up) {
+  private static Projective tilt(double roll, double up) {
     double f = FOCAL / 36 * ROOM.cols();
     double o = Math.toRadians(-roll);
     double u = Math.toRadians(-up);
-    return Matrix.shift(-ROOM.cols() / 2.0, -ROOM.rows() / 2.0)
-        .then(Matrix.scale(1 / f))
-        .then(new Matrix(1, 0, 0, 0, Math.cos(u), -Math.sin(u), 0, Math.sin(u), Math.cos(u)))
-        .then(new Matrix(Math.cos(o), -Math.sin(o), 0, Math.sin(o), Math.cos(o), 0, 0, 0, 1))
-        .then(Matrix.scale(f))
-        .then(Matrix.shift(W / 2.0, H / 2.0));
+    return Projective.shift(-ROOM.cols() / 2.0, -ROOM.rows() / 2.0)
+        .then(Projective.scale(1 / f))
+        .then(Projective.of(1, 0, 0, 0, Math.cos(u), -Math.sin(u), 0, Math.sin(u), Math.cos(u)))
+        .then(Projective.of(Math.cos(o), -Math.sin(o), 0, Math.sin(o), Math.cos(o), 0, 0, 0, 1))
+        .then(Projective.scale(f))
+        .then(Projective.shift(W / 2.0, H / 2.0));
   }
 
-  private static Plane seen(Matrix by) {
+  private static Plane seen(Projective by) {
     Mat m = new Mat(3, 3, opencv_core.CV_64F);
     ((DoubleIndexer) m.createIndexer()).put(0, by.numbers());
     Mat out = new Mat();
@@ -66,8 +66,8 @@ class PlumbTest {
   }
 
   /** What plumb lines of the room lean by in the picture that was set upright, at the worst. */
-  private static double left(Matrix by, Geometry found) {
-    Projection p = Projection.places(found, W, H);
+  private static double left(Projective by, Geometry found) {
+    Places p = new Places(found, W, H);
     double longEdge = Math.max(W, H);
     double worst = 0;
     for (double x : new double[] {0.3, 0.5, 0.7}) {
@@ -93,7 +93,7 @@ class PlumbTest {
     for (int k = 0; k < 30; k++) {
       double turn = chance.nextDouble() * 6 - 3;
       double up = chance.nextDouble() * 16 - 8;
-      Matrix by = tilt(turn, up);
+      Projective by = tilt(turn, up);
       Plumb.Found found = Plumb.of(seen(by), START, W, H);
       assertThat(found.sure()).isTrue();
       worst = Math.max(worst, left(by, found.geometry()));
@@ -104,7 +104,7 @@ class PlumbTest {
   /** A picture that stands upright is not made to lean. */
   @Test
   void anUprightPictureStaysUpright() {
-    Matrix level = tilt(0, 0);
+    Projective level = tilt(0, 0);
     Plumb.Found found = Plumb.of(seen(level), START, W, H);
     assertThat(left(level, found.geometry())).isLessThanOrEqualTo(0.1);
     assertThat(found.before()).isLessThan(0.2);

@@ -42,9 +42,6 @@ public class RecipeJson {
     abstract boolean moves();
 
     @JsonIgnore
-    abstract boolean none();
-
-    @JsonIgnore
     abstract boolean placed();
   }
 

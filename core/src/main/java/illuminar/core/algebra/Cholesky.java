@@ -1,13 +1,13 @@
-package illuminar.core.lineup;
+package illuminar.core.algebra;
 
 /** Solves small symmetric positive systems. Source: textbook Cholesky factorisation. */
-final class Cholesky {
+public final class Cholesky {
   private Cholesky() {}
 
   /**
    * x with m·x = b; a trace of the diagonal is added where m is singular. {@code m} is overwritten.
    */
-  static double[] solve(double[][] m, double[] b) {
+  public static double[] solve(double[][] m, double[] b) {
     int n = b.length;
     double trace = 0;
     for (int i = 0; i < n; i++) {

@@ -1,4 +1,4 @@
-package illuminar.core.lineup;
+package illuminar.core.algebra;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
