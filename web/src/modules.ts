@@ -4,6 +4,7 @@ export { coarser, piece, placed, pulled } from "./bench/geometry";
 export { bestMeasure, frameName, nearest, pairedFlash, step } from "./bench/frames";
 export { inPlane, shownAt, under } from "./bench/lay";
 export { keptBox, pulledBox, withRatio } from "./bench/crop/box";
+export { moved as movedGate, shown as shownGate } from "./bench/recipe/gate";
 export { Steps } from "./bench/state/steps";
 export { readPath, simplified, writePath } from "./bench/tools/path";
 export { gateWords, isAll, kelvin, mired } from "./bench/words";

@@ -3,14 +3,21 @@ import { amountWords } from "../kit/numbers";
 
 export const ALL_TONES: Gate = { from: -100, full: -100, fullTo: 100, to: 100 };
 
-export function isAll(gate: Gate): boolean {
-  return gate.from <= -50 && gate.to >= 50;
-}
+export const isAll = (gate: Gate) => fromBlack(gate) && toWhite(gate);
+
+/** Whether a gate lets the darkest tones through. */
+const fromBlack = (gate: Gate) => gate.from <= -50;
+
+/** Whether it lets the lightest through. */
+const toWhite = (gate: Gate) => gate.to >= 50;
 
 /** The tones that a gate lets through. */
 export function gateWords(gate: Gate): string {
   if (isAll(gate)) return "in all tones";
-  return `only in tones from ${amountWords(gate.full, "")} to ${amountWords(gate.fullTo, "st")}`;
+  const to = amountWords(gate.fullTo, "st");
+  if (fromBlack(gate)) return `only in tones up to ${to}`;
+  if (toWhite(gate)) return `only in tones from ${amountWords(gate.full, "st")} up`;
+  return `only in tones from ${amountWords(gate.full, "")} to ${to}`;
 }
 
 export function newId(): string {

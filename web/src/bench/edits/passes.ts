@@ -7,7 +7,7 @@ import { take } from "../state/hand";
 import { edit, recipe, replace } from "../state/history";
 import { openStage, useRail, WHOLE } from "../state/rail";
 import { kindOf, useView } from "../state/view";
-import { ALL_TONES, newId } from "../words";
+import { newId } from "../words";
 import { twinOf, uses } from "./regions";
 
 /** Changes a pass while a gesture is under way. */
@@ -62,7 +62,7 @@ export function addPass(kind: Kind, region: string, given: Record<string, string
     on: true,
     move: fields as unknown as Pass["move"],
     where: { region, outside: false },
-    gate: ALL_TONES,
+    gate: kind.gate,
     strength: 1,
     why: "",
     group: "",

@@ -2,14 +2,14 @@ import type { ComponentType } from "react";
 import type { Frame, Numbered, Part, Point, Recipe, Shape, ShapeOf } from "../../api/types";
 import type { Tool } from "../tools/tool";
 
-/** What can be taken hold of on a shape. */
-export interface Grip<S extends Shape = Shape> {
+/** What can be taken hold of on the stage. */
+export interface Grip<T = Shape> {
   at: Point;
   name: string;
-  /** The shape after this grip was dragged to a place. */
-  to: (p: Point) => S;
-  /** The shape without the point that this grip holds, where it can be taken out. */
-  without?: () => S;
+  /** What it is after this grip was dragged to a place. */
+  to: (p: Point) => T;
+  /** What it is without the point that this grip holds, where it can be taken out. */
+  without?: () => T;
 }
 
 /** What a part that is found, rather than drawn, can begin with. */

@@ -7,9 +7,10 @@ import { clearCasts } from "./clear-casts";
 import { curve } from "./curve";
 import type { PassUi } from "./pass";
 import { restoreLight } from "./restore-light";
+import { vignette } from "./vignette";
 
 /** Kinds of passes that need more than the catalogue says, one line a kind. */
-const ALL: PassUi[] = [curve, restoreLight, clearCasts];
+const ALL: PassUi[] = [curve, restoreLight, clearCasts, vignette];
 
 export const passUi = (kind: string): PassUi | undefined => ALL.find((p) => p.kind === kind);
 

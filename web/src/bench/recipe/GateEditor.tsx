@@ -8,9 +8,9 @@ import { changePass, setPass } from "../edits/passes";
 import { backdrop, FROM } from "../histogram";
 import { move, settle } from "../state/gesture";
 import { useViewport } from "../state/viewport";
-import { ALL_TONES, isAll } from "../words";
+import { ALL_TONES } from "../words";
+import { moved, shown, TO } from "./gate";
 
-const TO = 1;
 const WIDE = 260;
 const HIGH = 60;
 
@@ -23,28 +23,13 @@ const SIDES: { name: keyof Gate; label: string; defaultValue: number }[] = [
 
 const x = (stops: number) => ((stops - FROM) / (TO - FROM)) * WIDE;
 
-/** How far apart a gate's slopes stay at least, stops. */
-const SLOPE = 0.1;
-
-/** A gate with one of its four numbers moved, as far as the others let it: it never collapses. */
-export function moved(gate: Gate, name: keyof Gate, v: number): Gate {
-  const bounds = {
-    from: [-Infinity, gate.full - SLOPE],
-    full: [gate.from + SLOPE, gate.fullTo],
-    fullTo: [gate.full, gate.to - SLOPE],
-    to: [gate.fullTo + SLOPE, Infinity],
-  } as const;
-  const [least, most] = bounds[name];
-  return { ...gate, [name]: Number(within(v, least, most).toFixed(3)) };
-}
-
 /** Four numbers of a gate with its trapezoid over the tones. */
 export function GateEditor({ pass }: { pass: Pass }) {
-  const gate = isAll(pass.gate) ? { from: FROM, full: FROM + SLOPE, fullTo: TO - SLOPE, to: TO } : pass.gate;
+  const gate = shown(pass.gate);
   const light = useViewport((s) => s.histogram?.light);
   const put = (name: keyof Gate, v: number) => {
     move(pass.id);
-    changePass(pass.id, { gate: moved(gate, name, v) });
+    changePass(pass.id, { gate: moved(pass.gate, name, v) });
   };
   const drag = useDrag(
     ({ args: [name], xy: [left], currentTarget, last }) => {

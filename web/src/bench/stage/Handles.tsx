@@ -1,16 +1,17 @@
-import { useDrag } from "@use-gesture/react";
-import type { Part, Point, Shape } from "../../api/types";
-import { ARROWS } from "../../kit/arrows";
+import type { Part, Pass, Point } from "../../api/types";
 import { look } from "../../theme";
+import { changePass } from "../edits/passes";
 import { changePart } from "../edits/regions";
 import { partUi } from "../parts";
-import { minus, plus } from "../parts/part";
+import { passUi } from "../passes";
 import { unpin, useBoard } from "../state/board";
-import { bare, settle, useGesture, work } from "../state/gesture";
+import { bare, useGesture } from "../state/gesture";
 import { useHand } from "../state/hand";
 import { useHistory } from "../state/history";
 import { useViewport } from "../state/viewport";
-import { Held, HIT, Square, stepOf } from "./Held";
+import { kindOf } from "../state/view";
+import { Grips } from "./Grips";
+import { Held } from "./Held";
 import { usePlace } from "./place";
 
 const FILL = {
@@ -23,7 +24,7 @@ const FILL = {
 
 type At = (p: Point) => { x: number; y: number };
 
-/** What can be taken hold of: grips of the drawn parts, the outline being drawn, probes. */
+/** What can be taken hold of: grips of the drawn parts and of the open pass, the outline being drawn, probes. */
 export function Handles() {
   const { at } = usePlace();
   const hidden = useGesture(bare);
@@ -40,7 +41,8 @@ export function Handles() {
       ))}
       <Draft at={at} />
       <Held>
-        {tool === "look" && shown.map((part) => <Grips key={part.id} part={part} at={at} />)}
+        {tool === "look" && shown.map((part) => <PartGrips key={part.id} part={part} />)}
+        {tool === "look" && !hidden && !alone && <PassGrips />}
         <Probes />
       </Held>
     </svg>
@@ -82,110 +84,36 @@ function Draft({ at }: { at: At }) {
   );
 }
 
-/** The grips of one part; its sides take new points, a double click takes a point out. */
-function Grips({ part, at }: { part: Part; at: At }) {
+/** What can be taken hold of on a part. */
+function PartGrips({ part }: { part: Part }) {
   const ui = partUi(part.shape.kind);
-  const { scale, long, under: placeUnder } = usePlace();
-  const put = (shape: Shape) => changePart(part.id, (p) => (p.shape = shape));
-  const set = (shape: Shape) => {
-    put(shape);
-    settle();
-  };
-  const under = ([x, y]: [number, number], target: EventTarget | null): Point | undefined => {
-    const box = (target as SVGElement).ownerSVGElement?.getBoundingClientRect();
-    return box && placeUnder(x - box.left, y - box.top);
-  };
-  const pull = (i: number, p: Point) => {
-    const grip = ui.grips?.(part.shape)[i];
-    if (grip) put(grip.to(p));
-  };
-  const nudge = (i: number, from: Point, [x, y]: [number, number], pixels: number) => {
-    const k = pixels / scale / long;
-    work(useHand.getState().region);
-    pull(i, plus(from, { x: x * k, y: y * k }));
-    settle();
-  };
-  // a system that takes the pointer away ends the drag as it stands
-  const drag = useDrag(
-    ({ args: [i], xy, initial, currentTarget, event, first, last, tap, memo }) => {
-      event.stopPropagation();
-      const p = under(xy, currentTarget);
-      const taken = under(initial, currentTarget);
-      const grip = ui.grips?.(part.shape)[i as number];
-      if (!p || !taken || !grip || tap) return;
-      if (first) work(useHand.getState().region);
-      // it is held where it was taken
-      const held = (first ? minus(grip.at, taken) : memo) as Point;
-      pull(i as number, plus(p, held));
-      if (last) settle();
-      return held;
-    },
-    { pointer: { capture: true, keys: false }, filterTaps: true },
-  );
-  // a point is put in and moved in one go
-  const putIn = useDrag(
-    ({ args: [i], xy, currentTarget, event, first, last, tap }) => {
-      event.stopPropagation();
-      const side = ui.sides?.(part.shape)[i as number];
-      const p = under(xy, currentTarget);
-      if (!p) return;
-      if (tap && side) set(side.with());
-      if (tap) return;
-      if (first) {
-        work(useHand.getState().region);
-        if (side) put(side.with());
-      } else pull((i as number) + 1, p);
-      if (last) settle();
-    },
-    { pointer: { capture: true, keys: false }, filterTaps: true },
-  );
+  const region = useHand((s) => s.region);
   return (
-    <>
-      {ui.sides?.(part.shape).map((side, i) => (
-        <g
-          key={`side ${i}`}
-          {...putIn(i)}
-          style={{ pointerEvents: "all", cursor: "copy", touchAction: "none" }}
-          tabIndex={0}
-          role="button"
-          aria-label="Put a point in here"
-          onKeyDown={(e) => {
-            if (e.key !== "Enter" && e.key !== " ") return;
-            e.preventDefault();
-            e.stopPropagation();
-            set(side.with());
-          }}
-        >
-          <title>Put a point in here, and drag it</title>
-          <circle cx={at(side.at).x} cy={at(side.at).y} r={HIT / 2} fill="transparent" />
-          <circle cx={at(side.at).x} cy={at(side.at).y} r={3} fill="#fff" stroke="#222" />
-        </g>
-      ))}
-      {ui.grips?.(part.shape).map((grip, i) => (
-        <g
-          key={i}
-          {...drag(i)}
-          data-testid={part.shape.kind === "outline" ? "outline-point" : "grip"}
-          style={{ pointerEvents: "all", cursor: "move", touchAction: "none" }}
-          tabIndex={0}
-          role="button"
-          aria-label={`${grip.name}, ${partUi(part.shape.kind).name.toLowerCase()}`}
-          onDoubleClick={() => grip.without && set(grip.without())}
-          onKeyDown={(e) => {
-            const by = ARROWS[e.key];
-            const gone = e.key === "Delete" || e.key === "Backspace" ? grip.without : undefined;
-            if (!by && !gone) return;
-            e.preventDefault();
-            e.stopPropagation();
-            if (gone) set(gone());
-            if (by) nudge(i, grip.at, by, stepOf(e));
-          }}
-        >
-          <title>{grip.name}</title>
-          <Square {...at(grip.at)} fill={grip.name === "Move" ? look.amberFill : "#fff"} />
-        </g>
-      ))}
-    </>
+    <Grips
+      of={ui.name.toLowerCase()}
+      worked={region}
+      grips={ui.grips?.(part.shape) ?? []}
+      sides={ui.sides?.(part.shape)}
+      put={(shape) => changePart(part.id, (p) => (p.shape = shape))}
+      testid={part.shape.kind === "outline" ? "outline-point" : "grip"}
+    />
+  );
+}
+
+/** What can be taken hold of on the pass that is open. */
+function PassGrips() {
+  const chosen = useHand((s) => s.pass);
+  const sheet = useHand((s) => s.sheet);
+  const pass = useHistory((s) => s.recipe?.passes.find((p) => p.id === chosen));
+  const grips = pass && !sheet && passUi(pass.move.kind)?.grips;
+  if (!grips) return null;
+  return (
+    <Grips
+      of={kindOf(pass)?.name.toLowerCase() ?? ""}
+      worked={pass.id}
+      grips={grips(pass)}
+      put={(to) => changePass(pass.id, { move: { ...pass.move, ...to } as Pass["move"] })}
+    />
   );
 }
 

@@ -63,7 +63,7 @@ final class Mixed {
     add(passes, new HueBand(120, 45, 0.6 + 0.3 * at[8], -3, 0), "chair");
     add(passes, new Balance(0.1 * at[9], 4, 1, 1), "wall");
     add(passes, new EvenOut(0.5 + 0.4 * at[10], 0.05), "ramp");
-    add(passes, new Detail(20 + 20 * at[11], 0), "brush");
+    add(passes, new Detail(20 + 20 * at[11], 0, 0), "brush");
     return new Recipe(ground(), regions(12, 20), passes);
   }
 

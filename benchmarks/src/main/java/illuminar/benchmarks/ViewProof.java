@@ -80,6 +80,7 @@ final class ViewProof {
       new LightsProof(view, truth, table, analysis).all();
     }
     new FlashProof(view, truth, table, analysis).all();
+    new NoiseProof(view, truth, table, analysis).all();
     regions();
     colour();
     first();

@@ -1,13 +1,21 @@
 package illuminar.server;
 
 import java.io.IOException;
+import java.net.BindException;
 import java.net.ServerSocket;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.locks.LockSupport;
 
 /** The application in a process of its own, at a port that stays, to be stopped and killed. */
 public final class OwnProcess implements AutoCloseable {
   private static final int PATIENCE_S = 240;
+  private static final int FIRST_PORT = 20_000;
+  private static final int PORTS = 12_000;
+
+  /** Runs of tests beside each other begin in different places. */
+  private static final AtomicInteger NEXT =
+      new AtomicInteger((int) (ProcessHandle.current().pid() * 97 % PORTS));
 
   private final Begin begin;
   private final int port = freePort();
@@ -37,9 +45,18 @@ public final class OwnProcess implements AutoCloseable {
     return new OwnProcess(port -> data.node(port, options));
   }
 
+  /**
+   * A port that nobody listens at, below those that systems hand out to whoever asks for any (RFC
+   * 6335 and Linux's range): none of the tests that run beside is given it meanwhile.
+   */
   public static int freePort() throws IOException {
-    try (ServerSocket free = new ServerSocket(0)) {
-      return free.getLocalPort();
+    while (true) {
+      int port = FIRST_PORT + NEXT.getAndIncrement() % PORTS;
+      try (ServerSocket free = new ServerSocket(port)) {
+        return free.getLocalPort();
+      } catch (BindException e) {
+        // another's
+      }
     }
   }
 

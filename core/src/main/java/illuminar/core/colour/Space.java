@@ -50,6 +50,11 @@ public final class Space {
     return LUMA_R * r + LUMA_G * g + LUMA_B * b;
   }
 
+  /** The green of a linear BT.2020 colour of a luminance. */
+  public static float green(float luminance, float r, float b) {
+    return (luminance - LUMA_R * r - LUMA_B * b) / LUMA_G;
+  }
+
   /** Luminance of a linear sRGB colour (ITU-R BT.709), 1.0 at display white. */
   public static float srgbLuminance(float r, float g, float b) {
     return 0.2126f * r + 0.7152f * g + 0.0722f * b;

@@ -51,6 +51,11 @@ public final class Projection {
     return height;
   }
 
+  /** The anchor's long edge, pixels at full size. */
+  public int longEdge() {
+    return places.longEdge();
+  }
+
   /** Left edge of the finished picture in the plane. */
   public double left() {
     return left;

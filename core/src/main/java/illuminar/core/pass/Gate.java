@@ -18,7 +18,17 @@ public record Gate(double from, double full, double fullTo, double to) {
   }
 
   public boolean all() {
-    return from <= -50 && to >= 50;
+    return fromBlack() && toWhite();
+  }
+
+  /** Whether it lets the darkest tones through. */
+  public boolean fromBlack() {
+    return from <= -50;
+  }
+
+  /** Whether it lets the lightest tones through. */
+  public boolean toWhite() {
+    return to >= 50;
   }
 
   /** How much of a pass a tone lets through, 0 to 1. */

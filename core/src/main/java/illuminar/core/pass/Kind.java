@@ -44,6 +44,15 @@ public @interface Kind {
    */
   boolean relights() default false;
 
+  /** Whether it goes by the edges of the finished picture, and so has to know how that is cut. */
+  boolean framed() default false;
+
+  /**
+   * The tones that it begins with: where it starts, is full, is full no more and ends, as sRGB
+   * codes of 255; none where it begins with all tones.
+   */
+  int[] tones() default {};
+
   /** Faults that a control of it mends. */
   Mends[] mends() default {};
 }

@@ -1,5 +1,7 @@
 package illuminar.core.pass;
 
+import illuminar.core.colour.Srgb;
+import illuminar.core.colour.Stops;
 import illuminar.core.control.Numbers;
 import java.lang.reflect.RecordComponent;
 import java.util.ArrayList;
@@ -12,6 +14,7 @@ import java.util.function.UnaryOperator;
 /**
  * A kind of pass as its record describes it.
  *
+ * @param gate the tones that it begins with
  * @param frames names of the components that take a frame's id
  */
 public record PassKind(
@@ -23,6 +26,8 @@ public record PassKind(
     List<String> says,
     boolean asksRegion,
     boolean relights,
+    boolean framed,
+    Gate gate,
     Class<? extends Move> type,
     List<Numbers.NumberControl> controls,
     List<String> frames,
@@ -128,6 +133,19 @@ public record PassKind(
     }
   }
 
+  private static Gate gate(int[] tones) {
+    return tones.length == 0
+        ? Gate.ALL
+        : new Gate(stops(tones[0]), stops(tones[1]), stops(tones[2]), stops(tones[3]));
+  }
+
+  /** The tone of a grey of an sRGB code, rounded as hands set it; black is below every tone. */
+  private static double stops(int code) {
+    return code == 0
+        ? Gate.ALL.from()
+        : Math.rint(1000 * Stops.of((float) Srgb.decode(code / 255.0))) / 1000;
+  }
+
   private static PassKind described(Class<? extends Move> type) {
     Kind kind = type.getAnnotation(Kind.class);
     if (kind == null) {
@@ -154,6 +172,8 @@ public record PassKind(
         List.of(kind.says()),
         kind.asksRegion(),
         kind.relights(),
+        kind.framed(),
+        gate(kind.tones()),
         type,
         Numbers.of(type),
         List.copyOf(frames),

@@ -18,6 +18,11 @@ public sealed interface PreparedPass {
       return 0;
     }
 
+    /** Whether the pass reads the picture below it far from where it works, {@link Tile#below}. */
+    default boolean far() {
+      return false;
+    }
+
     /**
      * Whether the pass has edges finer than the pixels of a preview, so that a preview has to be
      * worked out on finer pixels and averaged.

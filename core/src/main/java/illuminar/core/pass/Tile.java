@@ -15,9 +15,26 @@ import java.util.function.IntConsumer;
  * @param gate which tones underneath the pass may change
  * @param strength 0 to 1
  * @param frames draws a frame at these pixels, display-linear with sRGB primaries
+ * @param below the picture below a pass that reads it far from here, at any raster; not to be
+ *     modified
  */
 public record Tile(
-    Raster raster, Coverage region, Gate gate, float strength, Function<String, Picture> frames) {
+    Raster raster,
+    Coverage region,
+    Gate gate,
+    float strength,
+    Function<String, Picture> frames,
+    Function<Raster, Picture> below) {
+
+  /** Of a pass that reads nothing but these pixels. */
+  public Tile(
+      Raster raster, Coverage region, Gate gate, float strength, Function<String, Picture> frames) {
+    this(raster, region, gate, strength, frames, Tile::nothing);
+  }
+
+  private static Picture nothing(Raster raster) {
+    throw new IllegalStateException("a pass that reads far says so: " + raster);
+  }
 
   /** How strongly the pass works on a pixel by its strength and gate, its region apart. */
   public float amount(Picture below, int i) {

@@ -43,6 +43,22 @@ public record LabPlanes(int width, int height, float[] l, float[] a, float[] b) 
     return 116 * f(luminance) - 16;
   }
 
+  /** Luminance, 1 at white, of a lightness L*. */
+  public static float luminance(float lightness) {
+    float f = (lightness + 16) / 116;
+    float cube = f * f * f;
+    return cube > BEND ? cube : lightness * (27f / 24389);
+  }
+
+  /** Lightness of every pixel of a linear BT.2020 picture, L*. */
+  public static Plane lightness(Picture p) {
+    Plane l = Plane.of(p.width(), p.height());
+    for (int i = 0; i < l.data().length; i++) {
+      l.data()[i] = lightness(p.luminanceAt(i));
+    }
+    return l;
+  }
+
   private static float f(float t) {
     return t > BEND ? Stops.light(Stops.of(t) * (1 / 3f)) : (24389f / 27 * t + 16) / 116;
   }

@@ -71,10 +71,14 @@ public final class Sentence {
   }
 
   private static String tones(Gate gate) {
-    return "only in tones from "
-        + Phrases.amount(gate.full(), "")
-        + " to "
-        + Phrases.amount(gate.fullTo(), "st");
+    String to = Phrases.amount(gate.fullTo(), "st");
+    if (gate.fromBlack()) {
+      return "only in tones up to " + to;
+    }
+    if (gate.toWhite()) {
+      return "only in tones from " + Phrases.amount(gate.full(), "st") + " up";
+    }
+    return "only in tones from " + Phrases.amount(gate.full(), "") + " to " + to;
   }
 
   private static String amount(double v, String unit) {

@@ -7,11 +7,7 @@ import illuminar.core.ground.Grounds;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
-import illuminar.core.region.Sources;
-import java.util.HashMap;
-import java.util.Map;
 import java.util.function.BooleanSupplier;
-import java.util.function.Function;
 import java.util.stream.IntStream;
 
 /**
@@ -23,7 +19,7 @@ public final class DeliveryRender {
   private static final long PLANNING = 40_000_000;
 
   private final Analysis analysis;
-  private final Masks masks;
+  private final Afresh afresh;
   private final Planner planner;
   private final BooleanSupplier wanted;
 
@@ -40,7 +36,8 @@ public final class DeliveryRender {
     this.wanted = wanted;
     RenderCache cache = new RenderCache(PLANNING);
     FrameStore frames = new FrameStore(analysis, cache);
-    masks = new Masks(analysis, frames, cache, new GroundStore(analysis, frames, cache));
+    Masks masks = new Masks(analysis, frames, cache, new GroundStore(analysis, frames, cache));
+    afresh = new Afresh(analysis, masks);
     planner = new Planner(analysis, masks, frames);
   }
 
@@ -61,7 +58,6 @@ public final class DeliveryRender {
     Plan plan = planner.plan(recipe);
     Laid laid = Laid.of(recipe.geometry(), analysis.fullWidth(), analysis.fullHeight());
     Raster whole = laid.projection().whole(scale);
-    int margin = plan.margin(0, plan.size(), scale);
     int across = (whole.width() + tileWidth - 1) / tileWidth;
     int down = (whole.height() + tileHeight - 1) / tileHeight;
     if (!(plan.ground() instanceof Ground.OneFrame)) {
@@ -79,34 +75,9 @@ public final class DeliveryRender {
                       y,
                       Math.min(tileWidth, whole.width() - x),
                       Math.min(tileHeight, whole.height() - y));
-              sink.tile(tile, laid.picture(tile, r -> view(plan, r, margin)));
+              sink.tile(
+                  tile,
+                  laid.picture(tile, r -> afresh.picture(plan.ground(), plan.steps(), r, wanted)));
             });
-  }
-
-  private Picture view(Plan plan, Raster raster, int margin) {
-    Raster wide = raster.grown(margin, analysis.fullWidth(), analysis.fullHeight());
-    return tile(plan, wide).part(wide, raster);
-  }
-
-  private Picture tile(Plan plan, Raster wide) {
-    Map<String, Picture> drawn = new HashMap<>();
-    Function<String, Picture> once = id -> drawn.computeIfAbsent(id, i -> analysis.draw(i, wide));
-    Sources.Frames any =
-        r ->
-            r.equals(wide)
-                ? once
-                : id ->
-                    // a region's edge may need to see beyond the tile
-                    wide.holds(r) && drawn.containsKey(id)
-                        ? once.apply(id).part(wide, r)
-                        : analysis.draw(id, r);
-    Map<Raster, Picture> grounds = new HashMap<>();
-    Function<Raster, Picture> ground =
-        r ->
-            grounds.computeIfAbsent(
-                r, at -> Grounds.draw(plan.ground(), analysis, at, any.apply(at)));
-    Run run =
-        new Run(wide.height(), (s, below) -> masks.once(s, wide, any, ground, below), any, wanted);
-    return run.over(plan.steps(), Developing.of(ground.apply(wide)), wide).settled();
   }
 }

@@ -57,7 +57,7 @@ final class Layers {
     List<Step> above = plan.steps().subList(below, steps);
     Raster exact = wide.finer(FINER);
     Raster finer = grown.by(exact, plan.margin(0, steps, exact.scale()));
-    if (above.isEmpty() || above.stream().anyMatch(s -> s.onTones() || s.live())) {
+    if (above.isEmpty() || above.stream().anyMatch(s -> s.onTones() || s.looksBelow())) {
       return fine(plan, steps, below, finer).averaged(finer, exact, FINER);
     }
     // only the piece that is changed is worked out and averaged anew

@@ -36,7 +36,7 @@ record Plan(Ground ground, List<Step> steps) {
 
   /** Pixels round a tile that steps from {@code from} up to {@code to} read. */
   int margin(int from, int to, double scale) {
-    return steps.subList(from, to).stream().mapToInt(s -> s.margin(scale)).sum();
+    return Afresh.margin(steps.subList(from, to), scale);
   }
 
   /** The key under which the picture above the first {@code n} steps is kept. */

@@ -1,11 +1,14 @@
 package illuminar.core.render;
 
 import illuminar.core.analysis.Analysis;
+import illuminar.core.geometry.Geometry;
 import illuminar.core.ground.Ground;
 import illuminar.core.ground.Grounds;
 import illuminar.core.pass.Pass;
 import illuminar.core.pass.PassInput;
+import illuminar.core.pass.PassKind;
 import illuminar.core.pass.PreparedPass;
+import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.region.Coverage;
@@ -13,6 +16,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 import java.util.function.Supplier;
 
 /**
@@ -27,12 +31,14 @@ final class Planner {
   private final Analysis analysis;
   private final Masks masks;
   private final FrameStore frames;
+  private final Afresh afresh;
   private final Map<Object, Made> kept = new LinkedHashMap<>(64, 0.75f, true);
 
   Planner(Analysis analysis, Masks masks, FrameStore frames) {
     this.analysis = analysis;
     this.masks = masks;
     this.frames = frames;
+    afresh = new Afresh(analysis, masks);
   }
 
   /**
@@ -42,8 +48,10 @@ final class Planner {
 
   /**
    * @param below the step below, or the ground
+   * @param geometry of the finished picture, as far as the kind of pass goes by it
    */
-  private record Key(Object below, Pass pass, List<Area> areas, double strength) {}
+  private record Key(
+      Object below, Pass pass, List<Area> areas, double strength, Geometry geometry) {}
 
   Plan plan(Recipe recipe) {
     List<Step> steps = new ArrayList<>();
@@ -51,8 +59,16 @@ final class Planner {
     for (Pass pass : recipe.passes()) {
       if (recipe.active(pass)) {
         Made below = now;
-        Key key = new Key(below.step, pass, Area.of(pass, recipe), recipe.strength(pass));
-        now = keep(key, () -> step(key, below.above));
+        Key key =
+            new Key(
+                below.step,
+                pass,
+                Area.of(pass, recipe),
+                recipe.strength(pass),
+                PassKind.of(pass.move()).framed() ? recipe.geometry() : Geometry.NONE);
+        List<Step> under = List.copyOf(steps);
+        Function<Raster, Picture> at = r -> afresh.picture(recipe.ground(), under, r);
+        now = keep(key, () -> step(key, recipe.ground(), below.above, at));
         steps.add((Step) now.step);
       }
     }
@@ -82,12 +98,23 @@ final class Planner {
         ground, Developing.of(Grounds.draw(ground, analysis, grid, id -> analysis.draw(id, grid))));
   }
 
-  private Made step(Key key, Developing below) {
+  /**
+   * @param at the picture below the step at any raster
+   */
+  private Made step(Key key, Ground ground, Developing below, Function<Raster, Picture> at) {
     Raster grid = analysis.small();
     Coverage coverage = masks.coverage(key.areas, grid, below);
-    PreparedPass prepared = key.pass.move().prepare(new PassInput(analysis, grid, below, coverage));
-    Step step = new Step(key.pass, key.areas, key.strength, prepared);
+    Function<Raster, Coverage> share =
+        r -> masks.coverage(key.areas, r, live(key.areas) ? Developing.of(at.apply(r)) : below);
+    PassInput input =
+        new PassInput(analysis, grid, below, ground, at, share, coverage, key.geometry);
+    PreparedPass prepared = key.pass.move().prepare(input);
+    Step step = new Step(key.pass, key.areas, key.strength, prepared, at);
     Run run = new Run((grid.height() + 1) / 2, (s, p) -> coverage, r -> frames.within(r, grid));
     return new Made(step, run.over(List.of(step), below, grid));
+  }
+
+  private static boolean live(List<Area> areas) {
+    return areas.stream().anyMatch(a -> a.region().live());
   }
 }

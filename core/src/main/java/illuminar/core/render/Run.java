@@ -50,7 +50,9 @@ record Run(int band, Shares shares, Sources.Frames frames, BooleanSupplier wante
       boolean tones = steps.get(k).onTones();
       int end = k + 1;
       // a step that looks below must see all that came before it
-      while (end < steps.size() && steps.get(end).onTones() == tones && !steps.get(end).live()) {
+      while (end < steps.size()
+          && steps.get(end).onTones() == tones
+          && !steps.get(end).looksBelow()) {
         end++;
       }
       List<Step> alike = steps.subList(k, end);
@@ -126,7 +128,7 @@ record Run(int band, Shares shares, Sources.Frames frames, BooleanSupplier wante
     }
     Bands.of(
         box[3] - box[1],
-        Math.min(band, Math.max(LEAST_BAND, (box[3] - box[1] + 7) / 8)),
+        rows(box[3] - box[1], margin),
         (from, to) -> {
           check();
           int top = Math.max(0, box[1] + from - margin);
@@ -137,7 +139,7 @@ record Run(int band, Shares shares, Sources.Frames frames, BooleanSupplier wante
           Picture p = base.cut(raster, tile);
           for (int k = 0; k < steps.size(); k++) {
             Coverage share = shares.get(k).part(left, top, width, end - top);
-            Tile work = steps.get(k).tile(tile, share, frames.apply(tile));
+            Tile work = steps.get(k).tile(tile, share, frames.apply(tile), base, raster);
             ((PreparedPass.OnLight) steps.get(k).prepared()).apply(work, p);
           }
           p.into(
@@ -150,6 +152,12 @@ record Run(int band, Shares shares, Sources.Frames frames, BooleanSupplier wante
               to - from);
         });
     return piece;
+  }
+
+  /** Rows of a band: what is read beside it is worked out for both, so it is not much of it. */
+  private int rows(int all, int margin) {
+    int usual = Math.min(band, Math.max(LEAST_BAND, (all + 7) / 8));
+    return Math.max(usual, Math.min(4 * margin, (all + 1) / 2));
   }
 
   private static int[] aligned(int[] box, int align, Raster raster) {

@@ -16,11 +16,19 @@ final class Step {
   private final List<Area> areas;
   private final float strength;
   private final PreparedPass prepared;
+  private final Function<Raster, Picture> below;
 
   /**
    * @param strength of the pass and its group
+   * @param below the picture below it at any raster
    */
-  Step(Pass pass, List<Area> areas, double strength, PreparedPass prepared) {
+  Step(
+      Pass pass,
+      List<Area> areas,
+      double strength,
+      PreparedPass prepared,
+      Function<Raster, Picture> below) {
+    this.below = below;
     this.pass = pass;
     this.areas = areas;
     this.strength = (float) strength;
@@ -73,6 +81,11 @@ final class Step {
     return areas.stream().anyMatch(a -> a.region().live());
   }
 
+  /** Whether it or a region of it looks at the picture below it beyond its own pixels. */
+  boolean looksBelow() {
+    return live() || prepared instanceof PreparedPass.OnLight light && light.far();
+  }
+
   boolean fine() {
     return prepared instanceof PreparedPass.OnLight light && light.fine();
   }
@@ -80,5 +93,27 @@ final class Step {
   /** This step's task on a piece of the picture. */
   Tile tile(Raster raster, Coverage share, Function<String, Picture> frames) {
     return new Tile(raster, share, pass.gate(), strength, frames);
+  }
+
+  /**
+   * The same where the picture below it is here.
+   *
+   * @param under the picture below this step, or below one before it where this one does not look
+   *     far
+   * @param whole where that lies
+   */
+  Tile tile(
+      Raster raster,
+      Coverage share,
+      Function<String, Picture> frames,
+      Picture under,
+      Raster whole) {
+    return new Tile(
+        raster,
+        share,
+        pass.gate(),
+        strength,
+        frames,
+        r -> whole.holds(r) ? under.part(whole, r) : below.apply(r));
   }
 }

@@ -29,7 +29,7 @@ class FinishedPictureTest {
       new Geometry(2.2, 3.5, -1.5, 24, 2, 0.5, 0.03, -0.02, Crop.NONE);
 
   private static Recipe recipe(Geometry geometry) {
-    Pass detail = new Pass("d", true, new Detail(30, 0), Where.EVERYWHERE, Gate.ALL, 1, "");
+    Pass detail = new Pass("d", true, new Detail(30, 0, 0), Where.EVERYWHERE, Gate.ALL, 1, "");
     return new Recipe(new Ground.OneFrame("a1"), List.of(), List.of(detail)).with(geometry);
   }
 

@@ -89,6 +89,7 @@ final class OlderRecipes {
           number(move, "follow", 0);
         }
         case "clear-haze" -> number(move, "contrast", 0);
+        case "detail" -> number(move, "medium", 0);
         case "clear-casts" -> {
           if (!move.has("reference")) {
             move.set("reference", move.has("flash") ? move.remove("flash") : move.stringNode(""));

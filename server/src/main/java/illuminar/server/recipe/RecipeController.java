@@ -2,6 +2,7 @@ package illuminar.server.recipe;
 
 import illuminar.core.control.Numbers;
 import illuminar.core.ground.Ground;
+import illuminar.core.pass.Gate;
 import illuminar.core.pass.PassKind;
 import illuminar.core.pass.kinds.Catalogue;
 import illuminar.core.region.Shape;
@@ -50,6 +51,7 @@ class RecipeController {
       String sentence,
       List<String> says,
       boolean asksRegion,
+      Gate gate,
       List<Numbers.NumberControl> controls,
       List<String> frames,
       List<PassKind.Choice> choices) {}
@@ -67,6 +69,7 @@ class RecipeController {
                     k.sentence(),
                     k.says(),
                     k.asksRegion(),
+                    k.gate(),
                     k.controls(),
                     k.frames(),
                     k.choices()))

@@ -30,12 +30,19 @@ public final class Catalogue {
           ClearCasts.class,
           Colour.class,
           HueBand.class,
+          WarmCool.class,
           Wash.class,
           ClearHaze.class,
           Balance.class,
           EvenOut.class,
+          Heal.class,
+          CloneOver.class,
+          ReduceNoise.class,
           Detail.class,
-          Calm.class);
+          Smooth.class,
+          Sharpen.class,
+          Calm.class,
+          Vignette.class);
 
   private Catalogue() {}
 

@@ -16,7 +16,7 @@ class DetailPassesTest {
   @ValueSource(doubles = {60, 100, -60})
   void localContrastLeavesNoHaloBesideAnEdge(double contrast) {
     Picture before = Painted.picture(Painted.CORNER);
-    Picture after = Painted.picture(Painted.CORNER, new Detail(contrast, 0));
+    Picture after = Painted.picture(Painted.CORNER, new Detail(contrast, 0, 0));
     double far = Painted.stops(after, 220, 80) - Painted.stops(before, 220, 80);
     for (int x = 123; x < 150; x += 6) {
       assertThat(Painted.stops(after, x, 80) - Painted.stops(before, x, 80))
@@ -30,8 +30,8 @@ class DetailPassesTest {
         Math.abs(
             Painted.stops(Painted.picture(Painted.CORNER), 60, 81)
                 - Painted.stops(Painted.picture(Painted.CORNER), 63, 81));
-    Picture crisp = Painted.picture(Painted.CORNER, new Detail(0, 80));
-    Picture soft = Painted.picture(Painted.CORNER, new Detail(0, -80));
+    Picture crisp = Painted.picture(Painted.CORNER, new Detail(0, 0, 80));
+    Picture soft = Painted.picture(Painted.CORNER, new Detail(0, 0, -80));
     assertThat(Math.abs(Painted.stops(crisp, 61, 82) - Painted.stops(crisp, 64, 82)))
         .isGreaterThan(1.2 * before);
     assertThat(Math.abs(Painted.stops(soft, 61, 82) - Painted.stops(soft, 64, 82)))

@@ -187,7 +187,11 @@ class TonePassesTest {
       new Levels(Channels.LIGHTNESS, 1, 0, 1),
       new ToneCurve(Channels.ALL_CHANNELS, List.of(new Point(-10, -10), new Point(0, 0))),
       new Fill(0, -3.5, 0, 1),
-      new Detail(0, 0),
+      new Detail(0, 0, 0),
+      new Vignette(0, 0.8, 0, 0.5, 0.5),
+      new Sharpen(0, 1.2, 1, 1, 0),
+      new ReduceNoise(0, 0, 1),
+      new WarmCool(1, 0, 1, 0),
       new HueBand(120, 90, 1, 0, 0),
       new Wash(75, 20, 0),
       new Glow(0, 0, 0)

@@ -1,0 +1,257 @@
+package illuminar.core.pass.kinds;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import illuminar.core.analysis.Analysis;
+import illuminar.core.colour.Lab;
+import illuminar.core.ground.Ground;
+import illuminar.core.pass.Gate;
+import illuminar.core.pass.Move;
+import illuminar.core.pass.Pass;
+import illuminar.core.pass.Where;
+import illuminar.core.picture.Picture;
+import illuminar.core.picture.Point;
+import illuminar.core.picture.Raster;
+import illuminar.core.recipe.Recipe;
+import illuminar.core.region.Part;
+import illuminar.core.region.Region;
+import illuminar.core.region.part.Ellipse;
+import illuminar.core.render.DeliveryRender;
+import illuminar.core.render.PreviewSession;
+import illuminar.core.render.RenderCache;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Random;
+import org.bytedeco.javacpp.BytePointer;
+import org.bytedeco.opencv.global.opencv_core;
+import org.bytedeco.opencv.global.opencv_photo;
+import org.bytedeco.opencv.opencv_core.Mat;
+import org.junit.jupiter.api.Test;
+
+/** Things painted in and taken out again, beside the scene without them. */
+class MendTest {
+  private static final int W = Painted.W;
+  private static final int H = Painted.H;
+
+  /** A thing in the middle of a scene. */
+  private static final int X = 130;
+
+  private static final int Y = 84;
+  private static final int R = 11;
+
+  private static boolean thing(int x, int y) {
+    return Math.hypot(x - X, y - Y) < R - 2;
+  }
+
+  private static Painted.Scene with(Painted.Scene scene) {
+    return (x, y, c) -> thing(x, y) ? 25 + 10 * c : scene.code(x, y, c);
+  }
+
+  /** Plaster in the light of a lamp, with the grain of a roller. */
+  private static final Painted.Scene PLAIN = plain(3);
+
+  private static Painted.Scene plain(int seed) {
+    int[] grain = new Random(seed).ints(W * H, -2, 3).toArray();
+    return (x, y, c) -> 210 - 8 * c - x / 3 - y / 6 + grain[y * W + x];
+  }
+
+  /** Boards with joints and streaks along them. */
+  private static final Painted.Scene BOARDS = boards(5);
+
+  private static Painted.Scene boards(int seed) {
+    int[] streak = new Random(seed).ints(H, -9, 10).toArray();
+    int[] grain = new Random(seed + 1).ints(W * H, -6, 7).toArray();
+    return (x, y, c) ->
+        y % 24 == 0 ? 60 : 150 - 25 * c + streak[y] + grain[y * W + x] + (x - 120) / 8;
+  }
+
+  private static Recipe recipe(Move move, Ellipse... where) {
+    List<Part> parts =
+        Arrays.stream(where).map(e -> new Part("e" + e.hashCode(), Part.Combine.ADD, e)).toList();
+    return new Recipe(
+        new Ground.OneFrame("a"),
+        List.of(new Region("r", "Mark", parts, 0, false)),
+        List.of(new Pass("p", true, move, new Where("r", false), Gate.ALL, 1, "")));
+  }
+
+  private static Ellipse about(double x, double y, double radius) {
+    return new Ellipse(new Point((x + 0.5) / W, (y + 0.5) / W), radius / W, radius / W, 0, 0.1);
+  }
+
+  private static Picture seen(Analysis view, Recipe recipe, Raster raster) {
+    return new PreviewSession(view, new RenderCache(20_000_000)).picture(recipe, raster);
+  }
+
+  private static final Raster WHOLE = Raster.whole(W, H, 1);
+
+  private static Picture mended(Painted.Scene scene, Move move) {
+    return seen(Painted.view(with(scene)), recipe(move, about(X, Y, R)), WHOLE);
+  }
+
+  /** Mean CIEDE2000 where the thing was. */
+  private static double left(Picture p, Painted.Scene scene) {
+    Picture truth = Painted.picture(Painted.view(scene));
+    double sum = 0;
+    int n = 0;
+    for (int i = 0; i < W * H; i++) {
+      if (thing(i % W, i / W)) {
+        sum += lab(p, i).difference(lab(truth, i));
+        n++;
+      }
+    }
+    return sum / n;
+  }
+
+  private static Lab lab(Picture p, int i) {
+    return Lab.ofWork(p.r()[i], p.g()[i], p.b()[i]);
+  }
+
+  /** The reference library's inpainting (Telea 2004; Bertalmio 2001), the better of the two. */
+  private static double reference(Painted.Scene scene) {
+    Painted.Scene shown = with(scene);
+    byte[] codes = new byte[3 * W * H];
+    byte[] mask = new byte[W * H];
+    for (int i = 0; i < W * H; i++) {
+      mask[i] = (byte) (Math.hypot(i % W - X, i / W - Y) < R ? 255 : 0);
+      for (int c = 0; c < 3; c++) {
+        codes[3 * i + c] = (byte) shown.code(i % W, i / W, c);
+      }
+    }
+    double least = Double.MAX_VALUE;
+    for (int method : new int[] {opencv_photo.INPAINT_TELEA, opencv_photo.INPAINT_NS}) {
+      Mat out = new Mat();
+      opencv_photo.inpaint(
+          new Mat(H, W, opencv_core.CV_8UC3, new BytePointer(codes)),
+          new Mat(H, W, opencv_core.CV_8U, new BytePointer(mask)),
+          out,
+          4,
+          method);
+      byte[] filled = new byte[codes.length];
+      out.data().get(filled);
+      Analysis view = Painted.view((x, y, c) -> filled[3 * (y * W + x) + c] & 255);
+      least = Math.min(least, left(Painted.picture(view), scene));
+    }
+    return least;
+  }
+
+  /** The product's own bounds: 3 on plain walls, 6 on textured ones. */
+  @Test
+  void whatIsHealedIsTheSurfaceThatWasThere() {
+    assertThat(left(mended(PLAIN, new Heal(0, 0)), PLAIN)).isLessThan(3);
+    assertThat(left(mended(BOARDS, new Heal(0, 0)), BOARDS)).isLessThan(6);
+  }
+
+  @Test
+  void healingKeepsTextureWhereTheReferenceSmears() {
+    double ours = contrast(mended(BOARDS, new Heal(0, 0)));
+    double truth = contrast(Painted.picture(Painted.view(BOARDS)));
+    assertThat(ours / truth).isBetween(0.8, 1.25);
+    assertThat(left(mended(BOARDS, new Heal(0, 0)), BOARDS)).isLessThan(reference(BOARDS) + 1);
+  }
+
+  private static double contrast(Picture p) {
+    double sum = 0;
+    for (int i = 0; i < W * H; i++) {
+      if (thing(i % W, i / W)) {
+        sum += lab(p, i).difference(lab(p, i + 1));
+      }
+    }
+    return sum;
+  }
+
+  /** No line is left about it: the rim steps no more than the wall does elsewhere. */
+  @Test
+  void nothingIsSeenOfTheRim() {
+    Picture p = mended(PLAIN, new Heal(0, 0));
+    double most = 0;
+    for (int t = 0; t < 360; t += 3) {
+      double cos = Math.cos(Math.toRadians(t));
+      double sin = Math.sin(Math.toRadians(t));
+      most =
+          Math.max(
+              most,
+              Math.abs(mean(p, X + 7 * cos, Y + 7 * sin) - mean(p, X + 15 * cos, Y + 15 * sin)));
+    }
+    assertThat(most).as("L* across the rim; the wall's own slope is 1.5").isLessThan(3);
+  }
+
+  private static double mean(Picture p, double x, double y) {
+    double sum = 0;
+    for (int k = 0; k < 25; k++) {
+      sum += lab(p, ((int) y + k / 5 - 2) * W + (int) x + k % 5 - 2).l();
+    }
+    return sum / 25;
+  }
+
+  @Test
+  void aCloneIsItsSourcePixelForPixel() {
+    Analysis view = Painted.view(with(BOARDS));
+    Picture p = seen(view, recipe(new CloneOver(-40.0 / W, 24.0 / W), about(X, Y, R)), WHOLE);
+    Picture below = Painted.picture(view);
+    for (int y = Y - 6; y <= Y + 6; y++) {
+      for (int x = X - 6; x <= X + 6; x++) {
+        assertThat(p.g()[y * W + x]).isCloseTo(below.g()[(y + 24) * W + x - 40], within(1e-6f));
+      }
+    }
+  }
+
+  @Test
+  void everyMarkHasASourceOfItsOwn() {
+    Painted.Scene two =
+        (x, y, c) -> Math.hypot(x - 30, y - 30) < 6 ? 20 : with(PLAIN).code(x, y, c);
+    Picture p =
+        seen(Painted.view(two), recipe(new Heal(0, 0), about(X, Y, R), about(30, 30, 8)), WHOLE);
+    assertThat(left(p, PLAIN)).isLessThan(3);
+    Picture truth = Painted.picture(Painted.view(PLAIN));
+    assertThat(lab(p, 30 * W + 30).difference(lab(truth, 30 * W + 30))).isLessThan(4);
+  }
+
+  /** A mark at the border is healed by what is beside it; one without a surface beside it stays. */
+  @Test
+  void marksAtTheBorderAndMarksThatAreTooLarge() {
+    Painted.Scene corner = (x, y, c) -> x < 9 && y < 9 ? 10 : PLAIN.code(x, y, c);
+    Picture p = seen(Painted.view(corner), recipe(new Heal(0, 0), about(0, 0, 14)), WHOLE);
+    Picture truth = Painted.picture(Painted.view(PLAIN));
+    assertThat(lab(p, 3 * W + 3).difference(lab(truth, 3 * W + 3))).isLessThan(4);
+    Analysis view = Painted.view(with(PLAIN));
+    Picture large = seen(view, recipe(new Heal(0, 0), about(120, 80, 150)), WHOLE);
+    assertThat(large.g()).isEqualTo(Painted.picture(view).g());
+  }
+
+  @Test
+  void deliveredInAnyTilesAndShownSmallerItIsTheSame() {
+    Analysis view = Painted.view(with(BOARDS));
+    Recipe recipe = recipe(new Heal(0, 0), about(X, Y, R));
+    Picture whole = seen(view, recipe, WHOLE);
+    Picture out = Picture.of(W, H);
+    new DeliveryRender(view)
+        .deliver(
+            recipe,
+            1,
+            50,
+            30,
+            (at, p) -> p.into(out, 0, 0, at.x(), at.y(), at.width(), at.height()));
+    assertThat(out.g()).isEqualTo(whole.g());
+    Raster part = WHOLE.part(X - 5, Y - 5, 40, 30);
+    assertThat(seen(view, recipe, part).g()).isEqualTo(whole.cut(WHOLE, part).g());
+    Picture small = seen(view, recipe, Raster.whole(W, H, 0.5));
+    double sum = 0;
+    int n = 0;
+    for (int y = Y / 2 - 4; y <= Y / 2 + 4; y++) {
+      for (int x = X / 2 - 4; x <= X / 2 + 4; x++) {
+        Picture mean = whole.averaged(WHOLE, new Raster(1, 2 * x, 2 * y, 2, 2), 2);
+        sum += lab(small, y * W / 2 + x).difference(lab(mean, 0));
+        n++;
+      }
+    }
+    assertThat(sum / n).isLessThan(0.5);
+  }
+
+  @Test
+  void waysThatLeadNowhereAreRefused() {
+    assertThatThrownBy(() -> new Heal(2, 0)).hasMessageContaining("Source across");
+    assertThatThrownBy(() -> new CloneOver(0, -2)).hasMessageContaining("Source down");
+  }
+}
