@@ -3,6 +3,7 @@ import { addPass } from "../edits/passes";
 import { useHand } from "../state/hand";
 import { recipe } from "../state/history";
 import { useView } from "../state/view";
+import { borrowed } from "./borrowed";
 import { clearCasts } from "./clear-casts";
 import { curve } from "./curve";
 import type { PassUi } from "./pass";
@@ -10,7 +11,7 @@ import { restoreLight } from "./restore-light";
 import { vignette } from "./vignette";
 
 /** Kinds of passes that need more than the catalogue says, one line a kind. */
-const ALL: PassUi[] = [curve, restoreLight, clearCasts, vignette];
+const ALL: PassUi[] = [curve, restoreLight, clearCasts, vignette, ...borrowed];
 
 export const passUi = (kind: string): PassUi | undefined => ALL.find((p) => p.kind === kind);
 

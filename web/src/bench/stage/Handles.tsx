@@ -112,7 +112,7 @@ function PassGrips() {
       of={kindOf(pass)?.name.toLowerCase() ?? ""}
       worked={pass.id}
       grips={grips(pass)}
-      put={(to) => changePass(pass.id, { move: { ...pass.move, ...to } as Pass["move"] })}
+      put={(to) => changePass(pass.id, { move: { ...pass.move, ...to } })}
     />
   );
 }

@@ -143,6 +143,18 @@ class RecipesTest {
     assertThat(exposure()).isEqualTo(0.3);
   }
 
+  /**
+   * A proxy sends an edit again whose answer it did not get (RFC 9110, 9.2.2: PUT is idempotent).
+   */
+  @Test
+  void anEditThatIsSentAgainIsNoConflict() {
+    JsonNode seen = state();
+    assertThat(put(seen, 0.45).statusCode()).isEqualTo(200);
+    JsonNode once = state();
+    assertThat(put(seen, 0.45).statusCode()).isEqualTo(200);
+    assertThat(state()).isEqualTo(once);
+  }
+
   @Test
   void badRecipesAreRefusedAndNothingIsLost() {
     JsonNode before = state();

@@ -59,7 +59,16 @@ final class Hand implements Runnable {
   }
 
   private JsonNode look() {
-    return visitor.json(path);
+    HttpResponse<String> answer = visitor.get(path);
+    if (nobody(answer)) {
+      throw new IllegalStateException("nobody answers");
+    }
+    return Visitor.JSON.readTree(answer.body());
+  }
+
+  /** Whether a proxy says that no node is there, or a node that the database is away. */
+  private static boolean nobody(HttpResponse<String> answer) {
+    return answer.statusCode() == 502 || answer.statusCode() == 503 || answer.statusCode() == 504;
   }
 
   /** What is there must be what was acknowledged last, or what was sent after it. */
@@ -109,7 +118,7 @@ final class Hand implements Runnable {
       edition = now.path("edition").asLong();
       value = value(now);
       acknowledged++;
-    } else if (answer.statusCode() != 503 && answer.statusCode() != 502) {
+    } else if (!nobody(answer)) {
       failures++;
       System.out.println("an edit was answered " + answer.statusCode() + " " + answer.body());
     }

@@ -22,8 +22,6 @@ public final class NoiseMeter {
   /** Pixels on a side of a place. */
   private static final int SIDE = 32;
 
-  private static final int BLOCKS = SIDE / Cosines.SIDE;
-
   /** Median of a normal distribution's absolute values. */
   private static final double MEDIAN = 0.6745;
 

@@ -126,15 +126,18 @@ public class RecipeService {
     return fitted.lost();
   }
 
-  /** Keeps a changed recipe as the newest revision; one that is the same is no step. */
+  /**
+   * Keeps a changed recipe as the newest revision. One that is the same is no step, and no conflict
+   * whatever it was made from: it was sent again because nobody heard the answer.
+   */
   @Transactional
   public State change(UUID studio, UUID viewId, long edition, Recipe recipe) {
     View view = held(studio, viewId);
     State before = state(view);
-    check(before, edition);
     if (recipe.equals(before.recipe())) {
       return before;
     }
+    check(before, edition);
     checkFrames(viewId, recipe);
     int number = revisions.last(viewId) + 1;
     String said = Sentence.change(before.recipe(), recipe);
