@@ -1,4 +1,4 @@
-import type { Part, Pass, Point } from "../../api/types";
+import type { Part, Point } from "../../api/types";
 import { look } from "../../theme";
 import { changePass } from "../edits/passes";
 import { changePart } from "../edits/regions";
