@@ -14,10 +14,11 @@ const toWhite = (gate: Gate) => gate.to >= 50;
 /** The tones that a gate lets through. */
 export function gateWords(gate: Gate): string {
   if (isAll(gate)) return "in all tones";
-  const to = amountWords(gate.fullTo, "st");
+  const words = (v: number, unit: string) => amountWords(Math.round(10 * v) / 10, unit);
+  const to = words(gate.fullTo, "st");
   if (fromBlack(gate)) return `only in tones up to ${to}`;
-  if (toWhite(gate)) return `only in tones from ${amountWords(gate.full, "st")} up`;
-  return `only in tones from ${amountWords(gate.full, "")} to ${to}`;
+  if (toWhite(gate)) return `only in tones from ${words(gate.full, "st")} up`;
+  return `only in tones from ${words(gate.full, "")} to ${to}`;
 }
 
 export function newId(): string {

@@ -1,7 +1,11 @@
-import type { Pass } from "../../api/types";
-import { minus, plus } from "../parts/part";
+import type { Kind, Pass } from "../../api/types";
+import { addPass } from "../edits/passes";
+import { addRegion } from "../edits/regions";
 import { middleOf } from "../parts/extent";
+import { minus, plus } from "../parts/part";
+import { take, useHand } from "../state/hand";
 import { recipe } from "../state/history";
+import { showAs } from "../state/masks";
 import type { PassUi } from "./pass";
 
 const share = (v: number) => Number(v.toFixed(3));
@@ -22,4 +26,21 @@ const grips: PassUi["grips"] = ({ move, where }: Pass) => {
   ];
 };
 
-export const borrowed: PassUi[] = ["heal", "clone"].map((kind) => ({ kind, grips }));
+/** Begins in the chosen region, or with the brush in hand over a new one. */
+function add(kind: Kind) {
+  const { region } = useHand.getState();
+  if (region) {
+    addPass(kind, region, {});
+    return;
+  }
+  const names = recipe()?.regions.map((r) => r.name) ?? [];
+  let n = 1;
+  while (names.includes(`Mark ${n}`)) n++;
+  const mark = addRegion(`Mark ${n}`);
+  addPass(kind, mark, {});
+  take({ region: mark, sheet: true, part: "", tool: "brush", combine: "ADD" });
+  // what is mended is judged by the picture, not by a veil over it
+  showAs("line");
+}
+
+export const borrowed: PassUi[] = ["heal", "clone"].map((kind) => ({ kind, grips, add }));

@@ -37,7 +37,8 @@ class Desk {
 
   private static final List<String> STAGES =
       List.of(
-          "Finish", "Frames", "Ground", "Windows", "Lights", "Tone", "Colour", "Air", "Balance");
+          "Finish", "Frames", "Ground", "Windows", "Lights", "Tone", "Colour", "Air", "Balance",
+          "Mend");
 
   /** Opens a stage of the work by its key, or the whole recipe. */
   void open(String stage) {

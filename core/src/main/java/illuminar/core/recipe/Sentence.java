@@ -71,14 +71,19 @@ public final class Sentence {
   }
 
   private static String tones(Gate gate) {
-    String to = Phrases.amount(gate.fullTo(), "st");
+    String to = stops(gate.fullTo(), "st");
     if (gate.fromBlack()) {
       return "only in tones up to " + to;
     }
     if (gate.toWhite()) {
-      return "only in tones from " + Phrases.amount(gate.full(), "st") + " up";
+      return "only in tones from " + stops(gate.full(), "st") + " up";
     }
-    return "only in tones from " + Phrases.amount(gate.full(), "") + " to " + to;
+    return "only in tones from " + stops(gate.full(), "") + " to " + to;
+  }
+
+  /** To a tenth: nobody sees more. */
+  private static String stops(double v, String unit) {
+    return Phrases.amount(Math.round(10 * v) / 10.0, unit);
   }
 
   private static String amount(double v, String unit) {

@@ -1,0 +1,98 @@
+package illuminar.journeys;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** What mends and what finishes a picture, by mouse and by keyboard. */
+class MendingTest {
+  private static Bench bench;
+  private static Page page;
+
+  @BeforeAll
+  static void begin() {
+    bench = new Bench("mending_test", "Instrument room");
+  }
+
+  @BeforeEach
+  void windowsAlone() {
+    page = bench.begin(Bench.WINDOWS);
+  }
+
+  @AfterAll
+  static void end() {
+    bench.close();
+  }
+
+  private static Locator grip(String name) {
+    return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+  }
+
+  /** Heal begins with the brush in hand; its source is found, and can be placed. */
+  @Test
+  void aMarkIsBrushedOverAndItsSourceIsPlaced() {
+    Locator heal = bench.add("Heal", "heal");
+    assertThat(page.getByText("Paint; Alt takes away")).isVisible();
+    bench.waitForPicture(() -> bench.drag(0.3, 0.6, 0.33, 0.6, 0.36, 0.6));
+    assertThat(bench.saved()).containsText("Saved");
+    page.keyboard().press("Escape");
+    page.keyboard().press("Escape");
+    bench.open("Mend");
+    assertThat(heal).containsText("Heal Mark 1.");
+    Locator source = grip("Source, heal");
+    source.focus();
+    for (int k = 0; k < 5; k++) {
+      page.keyboard().press("Shift+ArrowRight");
+    }
+    assertThat(heal).containsText("to the right");
+    assertThat(bench.saved()).containsText("Saved");
+    bench.reload();
+    assertThat(bench.passes("heal")).containsText("to the right");
+  }
+
+  /** The subject is where its square is dragged to, or moved by keys. */
+  @Test
+  void aVignetteIsPutOnItsSubject() {
+    Locator vignette = bench.add("Vignette", "vignette");
+    assertThat(vignette).containsText("Darken the whole picture towards its corners by 0.3 stops.");
+    Locator centre = grip("Move, vignette");
+    centre.focus();
+    for (int k = 0; k < 3; k++) {
+      page.keyboard().press("Shift+ArrowLeft");
+    }
+    double across = percent(bench.number("Centre across").inputValue());
+    assertThat(across).isLessThan(48);
+    assertThat(percent(bench.number("Centre down").inputValue())).isBetween(49.9, 50.1);
+    double corner = bench.brightness(0.95, 0.86);
+    bench.waitForPicture(() -> bench.set("Darker corners", "1.5"));
+    page.waitForCondition(() -> bench.brightness(0.95, 0.86) < 0.8 * corner);
+    bench.waitForPicture(() -> bench.set("Darker corners", "-0.2"));
+    assertThat(vignette).containsText("Lighten the whole picture towards its corners by 0.2 stops");
+  }
+
+  private static double percent(String shown) {
+    return Double.parseDouble(shown.replace(" %", ""));
+  }
+
+  /** Noise is reduced in the darks and midtones are sharpened, unless one wants it otherwise. */
+  @Test
+  void noiseAndSharpnessBeginInTheirOwnTones() {
+    Locator noise = bench.add("Reduce noise", "reduce-noise");
+    assertThat(noise).containsText("only in tones up to −2.7 stops");
+    Locator sharpen = bench.add("Sharpen", "sharpen");
+    assertThat(sharpen).containsText("only in tones from −3 to −1.5 stops");
+    assertThat(sharpen).containsText("by 125 % within 1.2 px");
+    sharpen.getByLabel("Gate: only in tones from −3 to −1.5 stops").last().click();
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("All tones")).click();
+    page.keyboard().press("Escape");
+    assertThat(sharpen).not().containsText("only in tones");
+    assertThat(bench.saved()).containsText("Saved");
+  }
+}
