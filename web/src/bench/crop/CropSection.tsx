@@ -54,6 +54,14 @@ export function CropSection() {
       </StageButtons>
       <Typography component="div" sx={{ mt: 0.75 }}>
         Keep <Ratio geometry={geometry} />
+        {geometry.crop.ratio > 0 && geometry.crop.ratio !== 1 && (
+          <>
+            {" "}
+            <StageButton onClick={() => pick(geometry, 1 / geometry.crop.ratio)}>
+              The other way round
+            </StageButton>
+          </>
+        )}
         {geometry.crop.width > 0 && (
           <>
             {", placed by hand "}
@@ -79,22 +87,23 @@ export function CropSection() {
   );
 }
 
+/** Cuts to a ratio of width over height; 0 for none. */
+function pick({ crop }: Geometry, ratio: number) {
+  const box = keptBox(useLay.getState().kept, fullSize());
+  if (ratio === 0) setGeometry({ crop: crop.width > 0 ? { ...crop, ratio } : AS_IT_LIES.crop });
+  else if (crop.width > 0) setGeometry({ crop: { ratio, ...withRatio(box, ratio) } });
+  else setGeometry({ crop: { ...AS_IT_LIES.crop, ratio } });
+}
+
 function Ratio({ geometry }: { geometry: Geometry }) {
-  const kept = useLay((s) => s.kept);
   const { crop } = geometry;
-  const pick = (ratio: number) => {
-    const box = keptBox(kept, fullSize());
-    if (ratio === 0) setGeometry({ crop: crop.width > 0 ? { ...crop, ratio } : AS_IT_LIES.crop });
-    else if (crop.width > 0) setGeometry({ crop: { ratio, ...withRatio(box, ratio) } });
-    else setGeometry({ crop: { ...AS_IT_LIES.crop, ratio } });
-  };
   return (
     <Word label="Ratio" text={ratioWords(crop)}>
       {(close) => (
         <MenuList autoFocus aria-label="Ratios">
           <MenuItem
             onClick={() => {
-              pick(0);
+              pick(geometry, 0);
               close();
             }}
           >
@@ -105,7 +114,7 @@ function Ratio({ geometry }: { geometry: Geometry }) {
               key={name}
               selected={crop.ratio === ratio}
               onClick={() => {
-                pick(ratio);
+                pick(geometry, ratio);
                 close();
               }}
             >

@@ -125,6 +125,10 @@ class CropTest {
     bench.item("16:9").click();
     page.waitForCondition(
         () -> Math.abs(pixels("Width") / (double) pixels("Height") - 16 / 9.0) < 0.01);
+    bench.button("The other way round").click();
+    page.waitForCondition(
+        () -> Math.abs(pixels("Height") / (double) pixels("Width") - 16 / 9.0) < 0.01);
+    assertThat(page.getByLabel("Ratio: 9:16")).isVisible();
     assertThat(bench.saved()).containsText("Saved");
   }
 }

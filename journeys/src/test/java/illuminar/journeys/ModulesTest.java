@@ -46,6 +46,23 @@ class ModulesTest extends OnModules {
     assertThat(call("return m.entered('*', 'st', 0.4)")).isNull();
   }
 
+  /** A gate that lets the darkest tones through goes on doing so while its other end moves. */
+  @Test
+  void anOpenEndOfAGateStaysOpen() {
+    String darks = "{from: -100, full: -100, fullTo: -2.7, to: -2}";
+    assertThat(number("return m.shownGate(" + darks + ").from")).isEqualTo(-10);
+    assertThat(number("return m.movedGate(" + darks + ", 'to', -1.5).from")).isEqualTo(-100);
+    assertThat(number("return m.movedGate(" + darks + ", 'to', -1.5).to")).isEqualTo(-1.5);
+    assertThat(number("return m.movedGate(" + darks + ", 'full', -6).full")).isEqualTo(-6);
+    assertThat(number("return m.movedGate(" + darks + ", 'full', -6).from")).isEqualTo(-10);
+    assertThat(number("return m.movedGate(" + darks + ", 'fullTo', 3).to")).isEqualTo(-2);
+    assertThat(call("return m.gateWords(" + darks + ")"))
+        .isEqualTo("only in tones up to −2.7 stops");
+    String lights = "{from: -3, full: -2, fullTo: 100, to: 100}";
+    assertThat(call("return m.gateWords(" + lights + ")"))
+        .isEqualTo("only in tones from −2 stops up");
+  }
+
   /** A factor about 1 is shown and typed as so much more or less; our own rule. */
   @Test
   void aSaturationRunsFromLessToMore() {

@@ -56,6 +56,7 @@ public final class Pictures {
     bench();
     table();
     dormer();
+    mend();
     board();
     shots.link("Fennick Weather House").click();
     page.waitForURL(Pattern.compile("/shoots/[0-9a-f-]+$"));
@@ -114,9 +115,6 @@ public final class Pictures {
     page.mouse().move(stage.x + stage.width * 0.5, stage.y + stage.height * 0.2);
     shots.rest();
     shots.keep("bench");
-    page.keyboard().press("2");
-    shots.rest();
-    shots.keep("bench-ground");
     page.keyboard().press("3");
     shots.open(shots.passes("show-view").first());
     shots.rest();
@@ -196,6 +194,19 @@ public final class Pictures {
     page.waitForTimeout(2500);
     shots.keep("cast-map");
     shots.button("Cast map").click();
+  }
+
+  /** The Yard wall without the can on its bench. */
+  private void mend() {
+    shots.link("Fennick Weather House").click();
+    shots.picture(() -> page.getByLabel("Open Yard wall at noon").click());
+    page.keyboard().press("9");
+    shots.add("Heal");
+    shots.rest();
+    shots.drag(page.getByTestId("stage").boundingBox(), 0.135, 0.655, 0.17, 0.655);
+    page.mouse().move(5, 5);
+    shots.rest();
+    shots.keep("bench-mend");
   }
 
   /** The facade at dusk set upright and cut, and places of it brought to one of them. */

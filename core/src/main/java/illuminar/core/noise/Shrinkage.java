@@ -27,13 +27,19 @@ public final class Shrinkage {
   /** Pixels beyond a tile's edge that its own depend on. */
   public static final int MARGIN = (REACH + 2) * COARSE + REACH;
 
+  /** The same where it has to be quick. */
+  public static final int QUICK_MARGIN = Cosines.SIDE;
+
   /** Deviations below which a coefficient counts as noise; within √(2·ln 64) = 2.88. */
   private static final float THRESHOLD = 2.7f;
 
-  /** Pixels from block to block. */
+  /** Pixels from block to block, and where it has to be quick. */
   private static final int STEP = 3;
 
+  private static final int QUICK_STEP = 4;
+
   private final Deviation deviation;
+  private final boolean quick;
 
   /** How strong noise is. */
   public interface Deviation {
@@ -45,8 +51,13 @@ public final class Shrinkage {
     float[][] at(double scale);
   }
 
-  public Shrinkage(Deviation deviation) {
+  /**
+   * @param quick whether the first step alone will do, on fewer blocks: where pixels are so small
+   *     that little noise is left in them
+   */
+  public Shrinkage(Deviation deviation, boolean quick) {
     this.deviation = deviation;
+    this.quick = quick;
   }
 
   /** One tile's work at one scale. */
@@ -57,12 +68,12 @@ public final class Shrinkage {
     final int[] columns;
     final int[] rows;
 
-    Work(float[][] deviation, int x, int y, int w, int h) {
+    Work(float[][] deviation, int step, int x, int y, int w, int h) {
       this.deviation = deviation;
       this.w = w;
       this.h = h;
-      columns = lattice(x, w);
-      rows = lattice(y, h);
+      columns = lattice(x, w, step);
+      rows = lattice(y, h, step);
     }
 
     /** In two steps. */
@@ -150,14 +161,14 @@ public final class Shrinkage {
   }
 
   /** Where blocks begin: at multiples in the view, and at its end. */
-  private static int[] lattice(int origin, int length) {
-    int first = Math.floorMod(-origin, STEP);
+  private static int[] lattice(int origin, int length, int step) {
+    int first = Math.floorMod(-origin, step);
     int last = length - Cosines.SIDE;
-    int n = last < first ? 0 : (last - first) / STEP + 1;
-    boolean end = n == 0 || first + (n - 1) * STEP < last;
+    int n = last < first ? 0 : (last - first) / step + 1;
+    boolean end = n == 0 || first + (n - 1) * step < last;
     int[] at = new int[end ? n + 1 : n];
     for (int i = 0; i < n; i++) {
-      at[i] = first + i * STEP;
+      at[i] = first + i * step;
     }
     if (end) {
       at[n] = last;
@@ -221,8 +232,12 @@ public final class Shrinkage {
       return in.copy();
     }
     boolean[] cells = cells(wanted, w, h);
+    if (quick) {
+      return new Work(deviation.at(1), QUICK_STEP, raster.x(), raster.y(), w, h)
+          .shrunk(in, null, cells);
+    }
     boolean[] all = grown(cells, across(w), (REACH + 2) * COARSE / Cosines.SIDE);
-    Picture out = new Work(deviation.at(1), raster.x(), raster.y(), w, h).shrunk(in, all);
+    Picture out = new Work(deviation.at(1), STEP, raster.x(), raster.y(), w, h).shrunk(in, all);
     int left = Math.floorDiv(raster.x(), COARSE);
     int top = Math.floorDiv(raster.y(), COARSE);
     Picture coarse =
@@ -237,7 +252,7 @@ public final class Shrinkage {
     boolean[] everywhere = new boolean[across(coarse.width()) * across(coarse.height())];
     Arrays.fill(everywhere, true);
     Picture calm =
-        new Work(deviation.at(1.0 / COARSE), left, top, coarse.width(), coarse.height())
+        new Work(deviation.at(1.0 / COARSE), STEP, left, top, coarse.width(), coarse.height())
             .shrunk(coarse, everywhere);
     for (int c = 0; c < 3; c++) {
       subtract(calm.channel(c), coarse.channel(c));

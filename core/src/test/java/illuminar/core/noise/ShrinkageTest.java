@@ -12,6 +12,8 @@ import org.bytedeco.opencv.global.opencv_core;
 import org.bytedeco.opencv.global.opencv_photo;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** White noise of deviation 10 in codes of 255, taken out of three planes. */
 class ShrinkageTest {
@@ -40,6 +42,10 @@ class ShrinkageTest {
   }
 
   private static Shrinkage of(float deviation) {
+    return of(deviation, false);
+  }
+
+  private static Shrinkage of(float deviation, boolean quick) {
     return new Shrinkage(
         scale -> {
           float[][] all = new float[3][Cosines.VALUES];
@@ -47,7 +53,8 @@ class ShrinkageTest {
             Arrays.fill(plane, (float) (deviation * scale));
           }
           return all;
-        });
+        },
+        quick);
   }
 
   private static boolean[] all() {
@@ -95,16 +102,23 @@ class ShrinkageTest {
   }
 
   @Test
-  void aPieceIsThatOfTheWholeWhereverItIsCut() {
+  void theQuickWayLeavesLittleToo() {
+    double quick = apart(of(DEVIATION, true).shrunk(picture(DEVIATION), WHOLE, all()), picture(0));
+    assertThat(quick).isLessThan(0.6 * DEVIATION);
+  }
+
+  @ParameterizedTest
+  @ValueSource(booleans = {false, true})
+  void aPieceIsThatOfTheWholeWhereverItIsCut(boolean quick) {
     Picture in = picture(DEVIATION);
-    Picture whole = of(DEVIATION).shrunk(in, WHOLE, all());
-    int m = Shrinkage.MARGIN;
+    Picture whole = of(DEVIATION, quick).shrunk(in, WHOLE, all());
+    int m = quick ? Shrinkage.QUICK_MARGIN : Shrinkage.MARGIN;
     Raster part = WHOLE.part(33, 17, W - 33, H - 17);
     boolean[] wanted = new boolean[part.pixels()];
     for (int i = 0; i < wanted.length; i++) {
       wanted[i] = i % part.width() >= m && i / part.width() >= m;
     }
-    Picture piece = of(DEVIATION).shrunk(in.cut(WHOLE, part), part, wanted);
+    Picture piece = of(DEVIATION, quick).shrunk(in.cut(WHOLE, part), part, wanted);
     Picture same = whole.cut(WHOLE, part);
     for (int i = 0; i < wanted.length; i++) {
       if (wanted[i]) {

@@ -2,10 +2,13 @@ package illuminar.core.pass;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import illuminar.core.control.Control;
 import illuminar.core.pass.kinds.BringFrame;
 import illuminar.core.pass.kinds.Catalogue;
+import illuminar.core.pass.kinds.ReduceNoise;
+import illuminar.core.pass.kinds.Sharpen;
 import illuminar.core.pass.kinds.Tone;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -91,6 +94,20 @@ class PassKindTest {
       }
     }
     assertThatThrownBy(() -> PassKind.of(Silent.class)).hasMessageContaining("says no kind");
+  }
+
+  /** The tone of a code by IEC 61966-2-1, to a thousandth of a stop; CRAFT says the codes. */
+  @Test
+  void aKindBeginsWithItsTones() {
+    Gate gate = PassKind.of(Sharpen.class).gate();
+    int[] codes = {76, 100, 160, 188};
+    double[] stops = {gate.from(), gate.full(), gate.fullTo(), gate.to()};
+    for (int i = 0; i < 4; i++) {
+      double light = Math.pow((codes[i] / 255.0 + 0.055) / 1.055, 2.4);
+      assertThat(stops[i]).isCloseTo(Math.log(light) / Math.log(2), within(0.002));
+    }
+    assertThat(PassKind.of(ReduceNoise.class).gate().fromBlack()).isTrue();
+    assertThat(PassKind.of(Tone.class).gate()).isEqualTo(Gate.ALL);
   }
 
   @ParameterizedTest

@@ -49,6 +49,13 @@ class SentenceTest {
     Pass inside = new Pass("c", true, new Calm(""), new Where("w", false), dark, 1, "");
     assertThat(Sentence.of(inside, of(inside), id -> id))
         .isEqualTo("Mix nothing back into Wall, only in tones from −6 to −3 stops.");
+    Gate darks = new Gate(-100, -100, -2.71, -1.99);
+    Pass open = new Pass("c", true, new Calm("f"), Where.EVERYWHERE, darks, 1, "");
+    assertThat(Sentence.of(open, of(open), id -> id)).endsWith(", only in tones up to −2.7 stops.");
+    Pass lights =
+        new Pass("c", true, new Calm("f"), Where.EVERYWHERE, new Gate(-3, -2, 100, 100), 1, "");
+    assertThat(Sentence.of(lights, of(lights), id -> id))
+        .endsWith(", only in tones from −2 stops up.");
     Pass outside = pass("c", new Calm("f"), new Where("w", true), 1);
     assertThat(Sentence.of(outside, of(outside), id -> id))
         .isEqualTo("Mix f back into all but Wall.");

@@ -24,6 +24,7 @@ import illuminar.core.recipe.Recipe;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
@@ -81,9 +82,19 @@ class NeighboursTest {
   @ParameterizedTest
   @MethodSource("moves")
   void aPreviewIsTheDeliveryMadeSmaller(Move move) {
+    previewed(move, 400);
+  }
+
+  /** At a quarter, where noise is reduced in the quick way. */
+  @Test
+  void aSmallPreviewIsTheDeliveryMadeSmaller() {
+    previewed(new ReduceNoise(1, 1, 0.2), 240);
+  }
+
+  private static void previewed(Move move, int longEdge) {
     Recipe recipe = recipe(move);
     Picture full = delivered(recipe, 256);
-    Raster raster = Raster.fitted(W, H, 400);
+    Raster raster = Raster.fitted(W, H, longEdge);
     Picture preview = seen(recipe, raster);
     Plane[] small = new Plane[3];
     for (int c = 0; c < 3; c++) {

@@ -80,6 +80,9 @@ public record ReduceNoise(
 
   private static final float MOST_GAIN = 16;
 
+  /** Pixels for each at full size up to which the quick way will do. */
+  private static final double QUICK = 0.35;
+
   public ReduceNoise {
     Numbers.check(ReduceNoise.class, "luminance", luminance);
     Numbers.check(ReduceNoise.class, "colour", colour);
@@ -126,7 +129,12 @@ public record ReduceNoise(
 
     @Override
     public int margin(double scale) {
-      return Shrinkage.MARGIN;
+      return quick(scale) ? Shrinkage.QUICK_MARGIN : Shrinkage.MARGIN;
+    }
+
+    /** Pixels that are means of so many hold little noise, and are looked at while hands move. */
+    private static boolean quick(double scale) {
+      return scale <= QUICK;
     }
 
     @Override
@@ -164,7 +172,9 @@ public record ReduceNoise(
         divide(own.channel(c), gain.channel(c));
       }
       steady.forth(own);
-      Picture out = new Shrinkage(s -> deviations(s * raster.scale())).shrunk(own, raster, wanted);
+      Shrinkage shrinkage =
+          new Shrinkage(s -> deviations(s * raster.scale()), quick(raster.scale()));
+      Picture out = shrinkage.shrunk(own, raster, wanted);
       keepGrain(own.r(), out.r());
       steady.back(out);
       for (int c = 0; c < 3; c++) {
