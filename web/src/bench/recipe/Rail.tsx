@@ -42,7 +42,7 @@ export function Rail() {
         minHeight: 0,
         "& .MuiTab-root": {
           minWidth: 0,
-          minHeight: 48,
+          minHeight: 44,
           p: "3px 8px",
           alignItems: "flex-start",
           textAlign: "left",
