@@ -14,6 +14,14 @@ export function newPart(shape: Shape, combine: Part["combine"] = "ADD"): Part {
 /** The name for the next region. */
 export const nextName = () => `Region ${(recipe()?.regions.length ?? 0) + 1}`;
 
+/** A name with the first number, from one on, that no region has. */
+export function numbered(name: string, from: number): string {
+  const names = recipe()?.regions.map((r) => r.name) ?? [];
+  let n = from;
+  while (names.includes(`${name} ${n}`)) n++;
+  return `${name} ${n}`;
+}
+
 function keep(region: Region) {
   edit((r) => void r.regions.push(region));
   take({ region: region.id, sheet: true, part: region.parts[0]?.id ?? "" });
@@ -46,11 +54,7 @@ export function copyRegion(id: string, inverted: boolean) {
 /** A copy of a region for a pass that is duplicated, under the next number; not yet a step. */
 export function twinOf(id: string): string {
   return copied(id, (old) => {
-    const bare = old.name.replace(/ \d+$/, "");
-    const names = recipe()?.regions.map((r) => r.name) ?? [];
-    let n = 2;
-    while (names.includes(`${bare} ${n}`)) n++;
-    return { name: `${bare} ${n}` };
+    return { name: numbered(old.name.replace(/ \d+$/, ""), 2) };
   });
 }
 

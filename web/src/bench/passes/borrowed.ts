@@ -1,6 +1,6 @@
 import type { Kind, Pass } from "../../api/types";
 import { addPass } from "../edits/passes";
-import { addRegion } from "../edits/regions";
+import { addRegion, numbered } from "../edits/regions";
 import { middleOf } from "../parts/extent";
 import { minus, plus } from "../parts/part";
 import { take, useHand } from "../state/hand";
@@ -33,10 +33,7 @@ function add(kind: Kind) {
     addPass(kind, region, {});
     return;
   }
-  const names = recipe()?.regions.map((r) => r.name) ?? [];
-  let n = 1;
-  while (names.includes(`Mark ${n}`)) n++;
-  const mark = addRegion(`Mark ${n}`);
+  const mark = addRegion(numbered("Mark", 1));
   addPass(kind, mark, {});
   take({ region: mark, sheet: true, part: "", tool: "brush", combine: "ADD" });
   // what is mended is judged by the picture, not by a veil over it

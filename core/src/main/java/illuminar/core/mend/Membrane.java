@@ -88,7 +88,9 @@ public record Membrane(int left, int top, Plane[] stops) {
   private static void settle(float[] m, int w, int h, boolean[] held, boolean[] free) {
     double sum = 0;
     int n = 0;
+    boolean[] there = new boolean[m.length];
     for (int i = 0; i < m.length; i++) {
+      there[i] = held[i] || free[i];
       if (held[i]) {
         sum += m[i];
         n++;
@@ -105,7 +107,7 @@ public record Membrane(int left, int top, Plane[] stops) {
       most = 0;
       for (int i = 0; i < m.length; i++) {
         if (free[i]) {
-          float change = over * (mean(m, i, w, h, held, free) - m[i]);
+          float change = over * (mean(m, i, w, there) - m[i]);
           m[i] += change;
           most = Math.max(most, Math.abs(change));
         }
@@ -114,23 +116,23 @@ public record Membrane(int left, int top, Plane[] stops) {
   }
 
   /** Of the neighbours that there are: at the picture's edge nothing holds it. */
-  private static float mean(float[] m, int i, int w, int h, boolean[] held, boolean[] free) {
+  private static float mean(float[] m, int i, int w, boolean[] there) {
     float sum = 0;
     int n = 0;
     int x = i % w;
-    if (x > 0 && (held[i - 1] || free[i - 1])) {
+    if (x > 0 && there[i - 1]) {
       sum += m[i - 1];
       n++;
     }
-    if (x < w - 1 && (held[i + 1] || free[i + 1])) {
+    if (x < w - 1 && there[i + 1]) {
       sum += m[i + 1];
       n++;
     }
-    if (i >= w && (held[i - w] || free[i - w])) {
+    if (i >= w && there[i - w]) {
       sum += m[i - w];
       n++;
     }
-    if (i + w < w * h && (held[i + w] || free[i + w])) {
+    if (i + w < m.length && there[i + w]) {
       sum += m[i + w];
       n++;
     }

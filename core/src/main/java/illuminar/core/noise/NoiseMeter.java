@@ -40,7 +40,7 @@ public final class NoiseMeter {
   /** The share of the flat blocks of a light that is quieter than what counts as its noise. */
   private static final double QUIET = 0.3;
 
-  /** What the quieter blocks seem to have is that much less than what all have. */
+  /** Deviation of noise over that of the quieter blocks. */
   private static final double OF_QUIET = 1.07;
 
   /** Blocks of a light from which its noise can be told. */
@@ -112,7 +112,7 @@ public final class NoiseMeter {
     return k / Cosines.SIDE + k % Cosines.SIDE;
   }
 
-  /** What the blocks of a place show that is flat in all. */
+  /** Light and noise of the flat blocks of a place. */
   private static Stream<Seen> seen(Picture place) {
     float[][] grey = blocks(place.luminance().data(), place.width());
     List<Seen> out = new ArrayList<>();

@@ -1,7 +1,6 @@
 package illuminar.core.noise;
 
 import illuminar.core.picture.Picture;
-import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
 import java.util.Arrays;
 
@@ -18,14 +17,11 @@ import java.util.Arrays;
  * the whole view, so any tiling gives the same.
  */
 public final class Shrinkage {
-  /** Pixels on a side of a coarse one. */
-  private static final int COARSE = 4;
-
   /** Pixels beyond which those of one scale do not depend on each other. */
   private static final int REACH = 2 * Cosines.SIDE;
 
   /** Pixels beyond a tile's edge that its own depend on. */
-  public static final int MARGIN = (REACH + 2) * COARSE + REACH;
+  public static final int MARGIN = (REACH + 2) * Coarse.SIDE + REACH;
 
   /** The same where it has to be quick. */
   public static final int QUICK_MARGIN = Cosines.SIDE;
@@ -77,15 +73,15 @@ public final class Shrinkage {
     }
 
     /** In two steps. */
-    Picture shrunk(Picture in, boolean[] cells) {
-      return shrunk(in, shrunk(in, null, grown(cells, across(w), 1)), cells);
+    Picture shrunk(Picture in, Cells cells) {
+      return shrunk(in, shrunk(in, null, cells.grown(1)), cells);
     }
 
     /**
      * @param led what is to be, for Wiener's weights; null for the threshold
-     * @param cells where results are wanted, by cells of 8 × 8
+     * @param cells where results are wanted
      */
-    Picture shrunk(Picture in, Picture led, boolean[] cells) {
+    Picture shrunk(Picture in, Picture led, Cells cells) {
       Picture sum = Picture.of(w, h);
       Picture weight = Picture.of(w, h);
       float[][] blocks = new float[Cosines.VALUES][columns.length];
@@ -119,18 +115,11 @@ public final class Shrinkage {
       return sum;
     }
 
-    /** The blocks of a row that touch a cell in which results are wanted. */
-    private int lanes(boolean[] cells, int y, int[] out) {
-      int across = across(w);
+    /** The blocks of a row that are needed. */
+    private int lanes(Cells cells, int y, int[] out) {
       int n = 0;
       for (int x : columns) {
-        boolean wanted = false;
-        for (int v = y / Cosines.SIDE; v <= (y + Cosines.SIDE - 1) / Cosines.SIDE; v++) {
-          for (int u = x / Cosines.SIDE; u <= (x + Cosines.SIDE - 1) / Cosines.SIDE; u++) {
-            wanted |= cells[v * across + u];
-          }
-        }
-        if (wanted) {
+        if (cells.touchedBy(x, y)) {
           out[n++] = x;
         }
       }
@@ -174,10 +163,6 @@ public final class Shrinkage {
       at[n] = last;
     }
     return at;
-  }
-
-  private static int across(int width) {
-    return (width + Cosines.SIDE - 1) / Cosines.SIDE;
   }
 
   private static void threshold(float[][] blocks, float[] deviation, int n, float[] share) {
@@ -231,104 +216,25 @@ public final class Shrinkage {
     if (w < Cosines.SIDE || h < Cosines.SIDE) {
       return in.copy();
     }
-    boolean[] cells = cells(wanted, w, h);
+    Cells cells = Cells.of(wanted, w);
     if (quick) {
       return new Work(deviation.at(1), QUICK_STEP, raster.x(), raster.y(), w, h)
           .shrunk(in, null, cells);
     }
-    boolean[] all = grown(cells, across(w), (REACH + 2) * COARSE / Cosines.SIDE);
-    Picture out = new Work(deviation.at(1), STEP, raster.x(), raster.y(), w, h).shrunk(in, all);
-    int left = Math.floorDiv(raster.x(), COARSE);
-    int top = Math.floorDiv(raster.y(), COARSE);
-    Picture coarse =
-        coarse(
-            out,
-            raster,
-            Math.floorDiv(raster.x() + w - 1, COARSE) - left + 1,
-            Math.floorDiv(raster.y() + h - 1, COARSE) - top + 1);
-    if (coarse.width() < Cosines.SIDE || coarse.height() < Cosines.SIDE) {
-      return out;
-    }
-    boolean[] everywhere = new boolean[across(coarse.width()) * across(coarse.height())];
-    Arrays.fill(everywhere, true);
-    Picture calm =
-        new Work(deviation.at(1.0 / COARSE), STEP, left, top, coarse.width(), coarse.height())
-            .shrunk(coarse, everywhere);
-    for (int c = 0; c < 3; c++) {
-      subtract(calm.channel(c), coarse.channel(c));
-      add(new Plane(calm.width(), calm.height(), calm.channel(c)), raster, out.channel(c));
-    }
-    return out;
-  }
-
-  /** The means of the pixels that are one coarse pixel of the view. */
-  private static Picture coarse(Picture p, Raster raster, int w, int h) {
-    Picture out = Picture.of(w, h);
-    int[] count = new int[w * h];
-    int dx = Math.floorMod(raster.x(), COARSE);
-    int dy = Math.floorMod(raster.y(), COARSE);
-    for (int y = 0; y < p.height(); y++) {
-      for (int x = 0; x < p.width(); x++) {
-        int i = y * p.width() + x;
-        int k = (y + dy) / COARSE * w + (x + dx) / COARSE;
-        out.r()[k] += p.r()[i];
-        out.g()[k] += p.g()[i];
-        out.b()[k] += p.b()[i];
-        count[k]++;
-      }
-    }
-    for (int k = 0; k < count.length; k++) {
-      out.r()[k] /= count[k];
-      out.g()[k] /= count[k];
-      out.b()[k] /= count[k];
-    }
-    return out;
-  }
-
-  private static void subtract(float[] from, float[] what) {
-    for (int k = 0; k < from.length; k++) {
-      from[k] -= what[k];
-    }
-  }
-
-  /** Adds coarse pixels to those that they are made of, between their centres bilinearly. */
-  private static void add(Plane coarse, Raster raster, float[] out) {
-    int dx = Math.floorMod(raster.x(), COARSE);
-    int dy = Math.floorMod(raster.y(), COARSE);
-    for (int y = 0; y < raster.height(); y++) {
-      float v = (y + dy + 0.5f) / COARSE - 0.5f;
-      for (int x = 0; x < raster.width(); x++) {
-        out[y * raster.width() + x] += coarse.sample((x + dx + 0.5f) / COARSE - 0.5f, v);
-      }
-    }
-  }
-
-  private static boolean[] cells(boolean[] wanted, int w, int h) {
-    boolean[] cells = new boolean[across(w) * across(h)];
-    for (int i = 0; i < wanted.length; i++) {
-      if (wanted[i]) {
-        cells[i / w / Cosines.SIDE * across(w) + i % w / Cosines.SIDE] = true;
-      }
-    }
-    return cells;
-  }
-
-  /** With all cells so near. */
-  private static boolean[] grown(boolean[] cells, int across, int near) {
-    int down = cells.length / across;
-    boolean[] wide = new boolean[cells.length];
-    boolean[] out = new boolean[cells.length];
-    for (int i = 0; i < cells.length; i++) {
-      int x = i % across;
-      for (int u = Math.max(0, x - near); cells[i] && u <= Math.min(across - 1, x + near); u++) {
-        wide[i - x + u] = true;
-      }
-    }
-    for (int i = 0; i < cells.length; i++) {
-      int y = i / across;
-      for (int v = Math.max(0, y - near); wide[i] && v <= Math.min(down - 1, y + near); v++) {
-        out[i + (v - y) * across] = true;
-      }
+    Cells wide = cells.grown((REACH + 2) * Coarse.SIDE / Cosines.SIDE);
+    Picture out = new Work(deviation.at(1), STEP, raster.x(), raster.y(), w, h).shrunk(in, wide);
+    Coarse coarse = Coarse.of(out, raster);
+    Picture means = coarse.means();
+    if (means.width() >= Cosines.SIDE && means.height() >= Cosines.SIDE) {
+      Work work =
+          new Work(
+              deviation.at(1.0 / Coarse.SIDE),
+              STEP,
+              coarse.left(),
+              coarse.top(),
+              means.width(),
+              means.height());
+      coarse.change(work.shrunk(means, Cells.all(means.width(), means.height())), out);
     }
     return out;
   }

@@ -72,7 +72,7 @@ public final class PassInput {
     return Projection.of(geometry, analysis.fullWidth(), analysis.fullHeight());
   }
 
-  /** What the recipe's first pass stands on. */
+  /** The recipe's ground. */
   public Ground ground() {
     return ground;
   }

@@ -118,4 +118,14 @@ public record Tile(
       work.at(j, from, to, amount);
     }
   }
+
+  /** How strongly the pass works on each pixel, 0 to 1; for passes that change pixels by others. */
+  public float[] amounts(Picture below) {
+    float[] all = new float[raster.pixels()];
+    rows(
+        below,
+        (j, from, to, amount) ->
+            System.arraycopy(amount, from, all, j * raster.width() + from, to - from));
+    return all;
+  }
 }

@@ -66,9 +66,7 @@ final class Planner {
                 Area.of(pass, recipe),
                 recipe.strength(pass),
                 PassKind.of(pass.move()).framed() ? recipe.geometry() : Geometry.NONE);
-        List<Step> under = List.copyOf(steps);
-        Function<Raster, Picture> at = r -> afresh.picture(recipe.ground(), under, r);
-        now = keep(key, () -> step(key, recipe.ground(), below.above, at));
+        now = keep(key, () -> step(key, recipe.ground(), List.copyOf(steps), below.above));
         steps.add((Step) now.step);
       }
     }
@@ -99,9 +97,11 @@ final class Planner {
   }
 
   /**
-   * @param at the picture below the step at any raster
+   * @param under the steps below it
+   * @param below the picture above them on the small grid
    */
-  private Made step(Key key, Ground ground, Developing below, Function<Raster, Picture> at) {
+  private Made step(Key key, Ground ground, List<Step> under, Developing below) {
+    Function<Raster, Picture> at = r -> afresh.picture(ground, under, r);
     Raster grid = analysis.small();
     Coverage coverage = masks.coverage(key.areas, grid, below);
     Function<Raster, Coverage> share =

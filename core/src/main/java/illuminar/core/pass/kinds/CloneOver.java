@@ -33,7 +33,7 @@ public record CloneOver(
             step = 0.001,
             defaultValue = 0.05,
             neutral = 0,
-            help = "Both 0: found by its likeness")
+            help = "Both 0: the place most alike")
         double across,
     @Control(label = "Source down", unit = "%", from = -1, to = 1, step = 0.001, defaultValue = 0)
         double down)

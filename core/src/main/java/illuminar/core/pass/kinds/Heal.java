@@ -12,8 +12,8 @@ import illuminar.core.pass.work.Borrowed;
 /**
  * Takes a spot, a line or a small thing out of a surface: its place shows a piece of the picture
  * near by, made to meet what lies about it in brightness and colour (Poisson blending: Pérez,
- * Gangnet, Blake 2003). Every stroke of the region has a source of its own, found by its likeness;
- * a source that is placed serves all.
+ * Gangnet, Blake 2003). Every stroke of the region has a source of its own, the place most alike; a
+ * source that is placed serves all.
  *
  * @param across way from the place to its source, share of the long edge
  * @param down likewise
@@ -34,7 +34,7 @@ public record Heal(
             to = 1,
             step = 0.001,
             defaultValue = 0,
-            help = "Both 0: found by its likeness")
+            help = "Both 0: the place most alike")
         double across,
     @Control(label = "Source down", unit = "%", from = -1, to = 1, step = 0.001, defaultValue = 0)
         double down)

@@ -102,8 +102,8 @@ public record ReduceNoise(
     for (int c = 0; c < 3; c++) {
       gain[c] = gain(below.picture().channel(c), lit.channel(c), grid);
     }
-    return new Work(
-        this, noise, new Steady(noise), gain, analysis.fullWidth(), analysis.fullHeight());
+    Steady steady = analysis.keep(Steady.class, ground, MOST_KEPT, () -> new Steady(noise));
+    return new Work(this, noise, steady, gain, analysis.fullWidth(), analysis.fullHeight());
   }
 
   private static Noise measured(Ground ground, Analysis analysis) {
@@ -143,16 +143,11 @@ public record ReduceNoise(
         return;
       }
       int w = p.width();
-      float[] amounts = new float[w * p.height()];
+      float[] amounts = tile.amounts(p);
       boolean[] wanted = new boolean[amounts.length];
-      tile.rows(
-          p,
-          (j, from, to, amount) -> {
-            System.arraycopy(amount, from, amounts, j * w + from, to - from);
-            for (int x = from; x < to; x++) {
-              wanted[j * w + x] = amount[x] > 0;
-            }
-          });
+      for (int i = 0; i < amounts.length; i++) {
+        wanted[i] = amounts[i] > 0;
+      }
       Picture clean = clean(p, tile.raster(), wanted);
       float[] row = new float[w];
       float[][] colours = new float[3][w];
@@ -202,7 +197,7 @@ public record ReduceNoise(
       }
     }
 
-    /** What the passes below have done to the light of each channel. */
+    /** How many times lighter the passes below made each channel. */
     private Picture gains(Raster raster) {
       MapRows[] maps = MapRows.of(fullWidth, fullHeight, raster, gain);
       Picture out = Picture.of(raster.width(), raster.height());

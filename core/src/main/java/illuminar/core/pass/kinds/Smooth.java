@@ -21,7 +21,7 @@ import illuminar.core.picture.Plane;
  * and blue have in the light by the tone and by themselves, so that blotches of colour go with
  * those of tone and no colour runs over an edge.
  *
- * @param reach share of the long edge within which it is calmed
+ * @param reach radius, share of the long edge
  * @param kept steps of so many stops, and more, are edges
  */
 @Kind(

@@ -9,7 +9,6 @@ import illuminar.core.pass.PassInput;
 import illuminar.core.pass.PreparedPass;
 import illuminar.core.pass.Tile;
 import illuminar.core.picture.Picture;
-import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
 import illuminar.core.region.Coverage;
 import java.util.ArrayList;
@@ -21,7 +20,7 @@ import java.util.Optional;
  * grid, and is a whole number of pixels at full size, where nothing is resampled.
  */
 public final class Borrowed implements PreparedPass.OnLight {
-  /** Cells of the small grid about a region that are looked at, of its own size. */
+  /** How far about a region is looked for sources, by its own size; cells of the small grid. */
   private static final double ABOUT = 1.5;
 
   private static final int LEAST_ABOUT = 6;
@@ -33,26 +32,55 @@ public final class Borrowed implements PreparedPass.OnLight {
   private final int fullWidth;
   private final int fullHeight;
 
+  /** Pixels of the analysis grid about a hole in which its region may still show. */
+  private static final int EDGE = 3;
+
   /**
    * One hole and where it is mended from.
    *
    * @param x way to the source, pixels at full size; {@code y} likewise
-   * @param left of the hole's rectangle in the view at {@code scale}; {@code top} likewise
-   * @param stops what the source is brightened by, over that rectangle; empty for nothing
+   * @param window where the hole's window lies
+   * @param membrane what the source is brightened by; nothing for a source that stays as it is
    */
-  private record Patch(
-      int x, int y, double scale, int left, int top, int width, int height, Plane[] stops) {
+  private record Patch(int x, int y, Raster window, Hole hole, Optional<Membrane> membrane) {
 
-    /** The pixels of a raster in which its hole lies, and a pixel about it. */
+    static Patch of(Window window, Hole hole, Likeness.Way way, boolean meets) {
+      Raster at = window.raster();
+      return new Patch(
+          (int) Math.round(way.x() / at.scale()),
+          (int) Math.round(way.y() / at.scale()),
+          at,
+          hole,
+          meets ? Optional.of(Membrane.of(window, hole, way)) : Optional.empty());
+    }
+
+    /** The pixels of a raster in which its hole lies, and some about it. */
     Optional<Raster> within(Raster raster) {
-      double k = raster.scale() / scale;
-      int x0 = Math.max(0, (int) Math.floor((left - 1) * k) - raster.x());
-      int y0 = Math.max(0, (int) Math.floor((top - 1) * k) - raster.y());
-      int x1 = Math.min(raster.width(), (int) Math.ceil((left + width + 1) * k) - raster.x());
-      int y1 = Math.min(raster.height(), (int) Math.ceil((top + height + 1) * k) - raster.y());
+      double k = raster.scale() / window.scale();
+      int x0 = (int) Math.floor((window.x() + hole.left() - EDGE) * k) - raster.x();
+      int y0 = (int) Math.floor((window.y() + hole.top() - EDGE) * k) - raster.y();
+      int x1 = (int) Math.ceil((window.x() + hole.right() + EDGE) * k) - raster.x();
+      int y1 = (int) Math.ceil((window.y() + hole.end() + EDGE) * k) - raster.y();
+      x0 = Math.max(0, x0);
+      y0 = Math.max(0, y0);
+      x1 = Math.min(raster.width(), x1);
+      y1 = Math.min(raster.height(), y1);
       return x0 < x1 && y0 < y1
           ? Optional.of(raster.part(x0, y0, x1 - x0, y1 - y0))
           : Optional.empty();
+    }
+
+    /** Brightens a source's colour for a pixel of a raster. */
+    void meet(Raster at, int x, int y, float[] colour) {
+      if (membrane.isPresent()) {
+        Membrane m = membrane.get();
+        double s = window.scale();
+        float u = (float) ((at.fullX(x) + 0.5) * s - 0.5 - window.x() - m.left());
+        float v = (float) ((at.fullY(y) + 0.5) * s - 0.5 - window.y() - m.top());
+        for (int c = 0; c < 3; c++) {
+          colour[c] *= Stops.light(m.stops()[c].sample(u, v));
+        }
+      }
     }
   }
 
@@ -77,7 +105,7 @@ public final class Borrowed implements PreparedPass.OnLight {
       for (Hole hole : window.holes()) {
         if (hole.pixels().length < MOST * below.analysis().raster().pixels()) {
           way(window, hole, across, down, Math.max(width, height))
-              .map(way -> patch(window, hole, way, meets))
+              .map(way -> Patch.of(window, hole, way, meets))
               .ifPresent(patches::add);
         }
       }
@@ -114,21 +142,6 @@ public final class Borrowed implements PreparedPass.OnLight {
     return Optional.of(new Likeness.Way((int) Math.round(across * k), (int) Math.round(down * k)));
   }
 
-  private static Patch patch(Window window, Hole hole, Likeness.Way way, boolean meets) {
-    double scale = window.raster().scale();
-    Membrane membrane = Membrane.of(window, hole, way);
-    Plane size = membrane.stops()[0];
-    return new Patch(
-        (int) Math.round(way.x() / scale),
-        (int) Math.round(way.y() / scale),
-        scale,
-        window.raster().x() + membrane.left(),
-        window.raster().y() + membrane.top(),
-        size.width(),
-        size.height(),
-        meets ? membrane.stops() : new Plane[0]);
-  }
-
   @Override
   public boolean far() {
     return true;
@@ -139,11 +152,7 @@ public final class Borrowed implements PreparedPass.OnLight {
     if (tile.empty()) {
       return;
     }
-    float[] amounts = new float[p.r().length];
-    tile.rows(
-        p,
-        (j, from, to, amount) ->
-            System.arraycopy(amount, from, amounts, j * p.width() + from, to - from));
+    float[] amounts = tile.amounts(p);
     for (Patch patch : patches) {
       patch.within(tile.raster()).ifPresent(at -> mend(patch, at, tile, amounts, p));
     }
@@ -159,13 +168,7 @@ public final class Borrowed implements PreparedPass.OnLight {
         int i = (y + at.y() - raster.y()) * raster.width() + x + at.x() - raster.x();
         if (amounts[i] > 0) {
           source.read(x, y, colour);
-          if (patch.stops.length > 0) {
-            float u = (float) ((at.fullX(x) + 0.5) * patch.scale - 0.5 - patch.left);
-            float v = (float) ((at.fullY(y) + 0.5) * patch.scale - 0.5 - patch.top);
-            for (int c = 0; c < 3; c++) {
-              colour[c] *= Stops.light(patch.stops[c].sample(u, v));
-            }
-          }
+          patch.meet(at, x, y, colour);
           p.mix(i, colour, amounts[i]);
         }
       }
