@@ -14,13 +14,14 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.concurrent.CancellationException;
-import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.BooleanSupplier;
+import java.util.stream.Stream;
 
 /**
  * The one door to files of others: a few processes that read them, each with a bound on its memory
@@ -28,15 +29,17 @@ import java.util.function.BooleanSupplier;
  */
 public final class PictureWorkers implements AutoCloseable {
   /**
-   * What may be asked of a process.
+   * How long a processor may work for a file; what waits for the machine is no fault of the file.
    *
-   * @param start how long the header may take
-   * @param megapixel how much longer the rest may take for each million of pixels
+   * @param start for the header
+   * @param megapixel how much more for each million of pixels
    */
   public record Patience(Duration start, Duration megapixel) {
-    /** Thirty times what usual files take on a slow machine. */
-    public static final Patience USUAL =
-        new Patience(Duration.ofSeconds(15), Duration.ofMillis(500));
+    /** Three times what usual files take on a slow machine; 10 s for the largest. */
+    public static final Patience USUAL = new Patience(Duration.ofSeconds(5), Duration.ofMillis(45));
+
+    /** So many times as long may pass by the clock. */
+    private static final int WAITS = 6;
 
     Duration of(Header header) {
       return start.plus(megapixel.multipliedBy(1 + header.pixels() / 1_000_000));
@@ -230,21 +233,27 @@ public final class PictureWorkers implements AutoCloseable {
 
     Glance ask(PictureWorker.Ask ask, Path file, String name, BooleanSupplier wanted)
         throws IOException, BadPicture {
-      CompletableFuture<Void> end = endAfter(patience.start);
+      long since = System.nanoTime();
+      Duration before = worked();
+      AtomicReference<Duration> may = new AtomicReference<>(patience.start);
       Future<?> watch =
           CLOCK.scheduleWithFixedDelay(
-              () -> endUnlessWanted(wanted), ASKED, ASKED, TimeUnit.MILLISECONDS);
+              () -> {
+                endUnlessWanted(wanted);
+                endIfLate(worked().minus(before), System.nanoTime() - since, may.get());
+              },
+              ASKED,
+              ASKED,
+              TimeUnit.MILLISECONDS);
       try {
         to.writeByte(ask.ordinal());
         to.writeUTF(file.toAbsolutePath().toString());
         to.writeUTF(name);
         to.flush();
         Header header = Wire.header(from, name);
-        end.cancel(false);
-        end = endAfter(patience.of(header));
+        may.set(patience.of(header));
         return new Glance(header, Wire.capture(from, name), Wire.codes(from, name));
       } finally {
-        end.cancel(false);
         watch.cancel(false);
       }
     }
@@ -260,13 +269,18 @@ public final class PictureWorkers implements AutoCloseable {
       end();
     }
 
-    private CompletableFuture<Void> endAfter(Duration time) {
-      return CompletableFuture.runAsync(
-          () -> {
-            late = true;
-            end();
-          },
-          CompletableFuture.delayedExecutor(time.toMillis(), TimeUnit.MILLISECONDS));
+    private void endIfLate(Duration worked, long clock, Duration may) {
+      if (worked.compareTo(may) > 0 || clock > may.multipliedBy(Patience.WAITS).toNanos()) {
+        late = true;
+        end();
+      }
+    }
+
+    /** How long processors have worked for it and for what it runs. */
+    private Duration worked() {
+      return Stream.concat(Stream.of(process.toHandle()), process.descendants())
+          .flatMap(p -> p.info().totalCpuDuration().stream())
+          .reduce(Duration.ZERO, Duration::plus);
     }
 
     /** Ends the process and what it has started. */

@@ -11,6 +11,8 @@ import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.io.UncheckedIOException;
+import java.util.concurrent.CompletableFuture;
 import java.time.Duration;
 import java.util.Arrays;
 import java.util.List;
@@ -199,6 +201,29 @@ class PictureWorkersTest {
     assertThatThrownBy(() -> workers.pixels(file, "scans.jpg", ALWAYS))
         .isInstanceOf(BadPicture.class)
         .hasMessage("scans.jpg: reading it takes longer than a picture of its size may");
+  }
+
+  /** A process that stands still for longer than it may work has done nothing wrong. */
+  @Test
+  void aMachineThatIsBusyEndsNothing() throws Exception {
+    Path file = good();
+    workers.close();
+    workers =
+        workers("-Xmx64m", new PictureWorkers.Patience(Duration.ofSeconds(3), Duration.ofMillis(1)));
+    workers.ready();
+    String worker =
+        String.valueOf(ProcessHandle.current().children().findFirst().orElseThrow().pid());
+    new ProcessBuilder("kill", "-STOP", worker).start().waitFor();
+    CompletableFuture.runAsync(
+        () -> {
+          try {
+            new ProcessBuilder("kill", "-CONT", worker).start();
+          } catch (IOException e) {
+            throw new UncheckedIOException(e);
+          }
+        },
+        CompletableFuture.delayedExecutor(4, TimeUnit.SECONDS));
+    assertThat(workers.pixels(file, "good.png", ALWAYS).width()).isPositive();
   }
 
   @Test
