@@ -1,11 +1,8 @@
-import type { Kind, Pass } from "../../api/types";
-import { addPass } from "../edits/passes";
-import { addRegion, numbered } from "../edits/regions";
+import type { Pass } from "../../api/types";
 import { middleOf } from "../parts/extent";
 import { minus, plus } from "../parts/part";
-import { take, useHand } from "../state/hand";
 import { recipe } from "../state/history";
-import { showAs } from "../state/masks";
+import { begin } from "./begin";
 import type { PassUi } from "./pass";
 
 const share = (v: number) => Number(v.toFixed(3));
@@ -26,18 +23,8 @@ const grips: PassUi["grips"] = ({ move, where }: Pass) => {
   ];
 };
 
-/** Begins in the chosen region, or with the brush in hand over a new one. */
-function add(kind: Kind) {
-  const { region } = useHand.getState();
-  if (region) {
-    addPass(kind, region, {});
-    return;
-  }
-  const mark = addRegion(numbered("Mark", 1));
-  addPass(kind, mark, {});
-  take({ region: mark, sheet: true, part: "", tool: "brush", combine: "ADD" });
-  // what is mended is judged by the picture, not by a veil over it
-  showAs("line");
-}
-
-export const borrowed: PassUi[] = ["heal", "clone"].map((kind) => ({ kind, grips, add }));
+export const borrowed: PassUi[] = ["heal", "clone"].map((kind) => ({
+  kind,
+  grips,
+  add: begin("Mark", "brush"),
+}));

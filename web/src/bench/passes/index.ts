@@ -6,12 +6,14 @@ import { useView } from "../state/view";
 import { borrowed } from "./borrowed";
 import { clearCasts } from "./clear-casts";
 import { curve } from "./curve";
+import { dodgeBurn } from "./dodge-burn";
 import type { PassUi } from "./pass";
 import { restoreLight } from "./restore-light";
+import { shadow } from "./shadow";
 import { vignette } from "./vignette";
 
 /** Kinds of passes that need more than the catalogue says, one line a kind. */
-const ALL: PassUi[] = [curve, restoreLight, clearCasts, vignette, ...borrowed];
+const ALL: PassUi[] = [curve, restoreLight, clearCasts, vignette, shadow, dodgeBurn, ...borrowed];
 
 export const passUi = (kind: string): PassUi | undefined => ALL.find((p) => p.kind === kind);
 

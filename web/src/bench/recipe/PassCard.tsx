@@ -17,6 +17,7 @@ import { passUi } from "../passes";
 import { choosePass, take, useHand } from "../state/hand";
 import { useHistory } from "../state/history";
 import { HoldBefore } from "./HoldBefore";
+import { Idle } from "./Idle";
 import { LiftedDarks } from "./LiftedDarks";
 import { NumberEditor, StrengthEditor } from "./NumberEditor";
 import { GateWord, Sentence } from "./Sentence";
@@ -121,6 +122,7 @@ function OpenPass({ pass, kind }: { pass: Pass; kind: Kind }) {
       {Editor && <Editor pass={pass} />}
       <StrengthEditor pass={pass} />
       {kind.stage === "Tone" && <LiftedDarks pass={pass} />}
+      {kind.stage === "Mend" && <Idle pass={pass} />}
       <Place pass={pass} />
       {pass.why && (
         <Typography variant="caption" component="div" sx={{ mt: 0.75 }}>

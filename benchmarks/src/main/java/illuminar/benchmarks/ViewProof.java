@@ -81,6 +81,9 @@ final class ViewProof {
     }
     new FlashProof(view, truth, table, analysis).all();
     new NoiseProof(view, truth, table, analysis).all();
+    if (view.name().equals("yard-wall")) {
+      new ShadowProof(view, truth, table, analysis).all();
+    }
     regions();
     colour();
     first();

@@ -35,7 +35,7 @@ public final class PictureWorkers implements AutoCloseable {
    * @param megapixel how much more for each million of pixels
    */
   public record Patience(Duration start, Duration megapixel) {
-    /** Three times what usual files take on a slow machine; 10 s for the largest. */
+    /** Twice what the largest need here at least; 10 s for those. */
     public static final Patience USUAL = new Patience(Duration.ofSeconds(5), Duration.ofMillis(45));
 
     /** So many times as long may pass by the clock. */

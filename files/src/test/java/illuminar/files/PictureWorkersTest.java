@@ -8,17 +8,17 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.io.UncheckedIOException;
-import java.util.concurrent.CompletableFuture;
 import java.time.Duration;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CancellationException;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
@@ -209,21 +209,24 @@ class PictureWorkersTest {
     Path file = good();
     workers.close();
     workers =
-        workers("-Xmx64m", new PictureWorkers.Patience(Duration.ofSeconds(3), Duration.ofMillis(1)));
+        workers(
+            "-Xmx64m", new PictureWorkers.Patience(Duration.ofSeconds(3), Duration.ofMillis(1)));
     workers.ready();
     String worker =
         String.valueOf(ProcessHandle.current().children().findFirst().orElseThrow().pid());
     new ProcessBuilder("kill", "-STOP", worker).start().waitFor();
-    CompletableFuture.runAsync(
-        () -> {
-          try {
-            new ProcessBuilder("kill", "-CONT", worker).start();
-          } catch (IOException e) {
-            throw new UncheckedIOException(e);
-          }
-        },
-        CompletableFuture.delayedExecutor(4, TimeUnit.SECONDS));
+    CompletableFuture<Void> goes =
+        CompletableFuture.runAsync(
+            () -> {
+              try {
+                new ProcessBuilder("kill", "-CONT", worker).start();
+              } catch (IOException e) {
+                throw new UncheckedIOException(e);
+              }
+            },
+            CompletableFuture.delayedExecutor(4, TimeUnit.SECONDS));
     assertThat(workers.pixels(file, "good.png", ALWAYS).width()).isPositive();
+    assertThat(goes).isCompleted();
   }
 
   @Test

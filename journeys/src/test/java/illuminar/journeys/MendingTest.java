@@ -57,6 +57,29 @@ class MendingTest {
     assertThat(bench.passes("heal")).containsText("to the right");
   }
 
+  /** A hard shadow begins with the loop in hand; where none is seen it says so. */
+  @Test
+  void aShadowIsLooped() {
+    Locator shadow = bench.add("Lift a hard shadow", "shadow");
+    assertThat(page.getByText("Draw round it in one go")).isVisible();
+    bench.drag(0.3, 0.6, 0.36, 0.6, 0.36, 0.66, 0.3, 0.66);
+    assertThat(bench.saved()).containsText("Saved");
+    page.keyboard().press("Escape");
+    page.keyboard().press("Escape");
+    bench.open("Mend");
+    assertThat(shadow).containsText("Lift the hard shadow in Shadow 1");
+    assertThat(page.getByRole(AriaRole.STATUS).filter(said("No edge of a shadow"))).isVisible();
+    bench.set("Penumbra", "*2");
+    assertThat(shadow).containsText("penumbra");
+    assertThat(bench.saved()).containsText("Saved");
+    bench.reload();
+    assertThat(bench.passes("shadow")).containsText("penumbra");
+  }
+
+  private static Locator.FilterOptions said(String text) {
+    return new Locator.FilterOptions().setHasText(text);
+  }
+
   /** The subject is where its square is dragged to, or moved by keys. */
   @Test
   void aVignetteIsPutOnItsSubject() {

@@ -251,7 +251,7 @@ class SceneTest {
             List.of("sky", "sun", "shade"),
             List.of(new Sun(1, up, WHITE, 2), new Sun(2, up, WHITE, 2)),
             List.of(),
-            Optional.of(new Scene.Cast(2, caster)));
+            Optional.of(new Scene.Cast(2, 1, caster)));
     Scene.Eye eye = new Scene.Eye(Vec.of(-1, 3, 0), 0, -89.9, 60);
     Radiance r =
         Rendering.render(Scene.open("yard", mesh, lighting, DARK, eye), 60, 40, 4, n -> {});
@@ -263,6 +263,9 @@ class SceneTest {
     assertThat(sun[row + 55]).isLessThan(0.6f);
     assertThat(shade[row + 4]).isLessThan(0.6f);
     assertThat(shade[row + 55]).isGreaterThan(1.9f);
+    for (int x = 4; x < 56; x++) {
+      assertThat(sun[row + x] + shade[row + x]).isCloseTo(2, within(0.08f));
+    }
   }
 
   /**

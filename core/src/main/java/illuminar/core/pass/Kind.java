@@ -44,6 +44,12 @@ public @interface Kind {
    */
   boolean relights() default false;
 
+  /**
+   * Whether it does one thing where its region's parts add and another where they take away, {@link
+   * Move#otherWay}.
+   */
+  boolean bothWays() default false;
+
   /** Whether it goes by the edges of the finished picture, and so has to know how that is cut. */
   boolean framed() default false;
 

@@ -8,7 +8,7 @@ import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
 import illuminar.core.region.Coverage;
-import java.util.function.Function;
+import java.util.function.Supplier;
 
 /** What a pass may look at before it works on pixels: the whole view on a small grid. */
 public final class PassInput {
@@ -22,20 +22,35 @@ public final class PassInput {
     Plane stops();
   }
 
+  /** What lies below a pass at any raster. */
+  public interface Finer {
+    /** The picture, worked out anew; linear BT.2020. */
+    Picture picture(Raster raster);
+
+    /** The pass's region. */
+    Coverage share(Raster raster);
+
+    /** What both depend on, with value equality. */
+    Object state();
+  }
+
+  /** A question about the picture below and the region. */
+  private record Question(Object state, Object more) {}
+
+  /** Results of one type that are kept; each may hold planes of the whole view. */
+  private static final int KEPT = 2;
+
   private final Analysis analysis;
   private final Raster raster;
   private final Below below;
   private final Coverage region;
   private final Ground ground;
   private final Geometry geometry;
-  private final Function<Raster, Picture> at;
-  private final Function<Raster, Coverage> share;
+  private final Finer finer;
 
   /**
    * @param raster the small grid
    * @param ground of the recipe
-   * @param at the picture below the pass at any raster
-   * @param share the region at any raster
    * @param region coverage of the pass's region on the small grid
    * @param geometry of the finished picture, as far as the kind of pass goes by it
    */
@@ -44,13 +59,11 @@ public final class PassInput {
       Raster raster,
       Below below,
       Ground ground,
-      Function<Raster, Picture> at,
-      Function<Raster, Coverage> share,
+      Finer finer,
       Coverage region,
       Geometry geometry) {
     this.ground = ground;
-    this.at = at;
-    this.share = share;
+    this.finer = finer;
     this.geometry = geometry;
     this.analysis = analysis;
     this.raster = raster;
@@ -84,7 +97,7 @@ public final class PassInput {
 
   /** The same at any raster, worked out anew. */
   public Picture picture(Raster raster) {
-    return at.apply(raster);
+    return finer.picture(raster);
   }
 
   /** Its tones in stops below white; not to be modified. */
@@ -111,6 +124,17 @@ public final class PassInput {
 
   /** The same at any raster. */
   public Coverage share(Raster raster) {
-    return share.apply(raster);
+    return finer.share(raster);
+  }
+
+  /**
+   * What was found in the picture below and the region: found once while they stay, however often a
+   * control of the pass moves.
+   *
+   * @param type of the result; a pass has types of its own
+   * @param more what it depends on beside them, with value equality
+   */
+  public <T> T keep(Class<T> type, Object more, Supplier<T> find) {
+    return analysis.keep(type, new Question(finer.state(), more), KEPT, find);
   }
 }

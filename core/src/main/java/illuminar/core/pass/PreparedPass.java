@@ -3,12 +3,20 @@ package illuminar.core.pass;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
+import java.util.Optional;
 
 /**
  * A pass with everything computed that has to see far, ready to work on tiles. Safe for many
  * threads.
  */
 public sealed interface PreparedPass {
+
+  /**
+   * Why the pass does nothing where it is: what it looks for is not there. Empty where it works.
+   */
+  default Optional<String> idle() {
+    return Optional.empty();
+  }
 
   /** A pass that changes colours or reads round about. */
   non-sealed interface OnLight extends PreparedPass {

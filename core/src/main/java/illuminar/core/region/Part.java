@@ -47,4 +47,15 @@ public record Part(
   public Part withShape(Shape other) {
     return new Part(id, combine, other, feather, strength, invert, off);
   }
+
+  /** The same part, taking away what it adds and adding what it takes away. */
+  Part turned() {
+    Combine other =
+        switch (combine) {
+          case ADD -> Combine.TAKE_AWAY;
+          case TAKE_AWAY -> Combine.ADD;
+          case OVERLAP -> Combine.OVERLAP;
+        };
+    return new Part(id, other, shape, feather, strength, invert, off);
+  }
 }

@@ -69,4 +69,18 @@ public record Region(
   private static String plain(double v) {
     return v == Math.rint(v) ? String.valueOf((long) v).replace('-', '−') : String.valueOf(v);
   }
+
+  /** What its parts add, even the first by what it says: one that takes away is left out. */
+  Region added() {
+    return withParts(parts.stream().dropWhile(p -> p.combine() == Part.Combine.TAKE_AWAY).toList());
+  }
+
+  /** What its parts take away: those that take away add, and those that add take away of that. */
+  Region takenAway() {
+    return withParts(
+        parts.stream()
+            .map(Part::turned)
+            .dropWhile(p -> p.combine() == Part.Combine.TAKE_AWAY)
+            .toList());
+  }
 }

@@ -61,6 +61,11 @@ public record Territory(Region region, List<Region> others, Optional<Ground> gro
     return region.edge() > 0 || region.parts().stream().anyMatch(p -> p.shape().needsGround());
   }
 
+  /** Where the region's parts add, or where they take away; both are nothing at first. */
+  public Territory oneWay(boolean takenAway) {
+    return new Territory(takenAway ? region.takenAway() : region.added(), others, ground);
+  }
+
   /** Another of the regions, with what it depends on. */
   public Territory other(String id) {
     List<Region> all = new ArrayList<>(others);

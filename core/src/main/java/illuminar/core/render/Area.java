@@ -26,4 +26,9 @@ record Area(Territory region, boolean outside) {
   private static Area of(Where where, Recipe recipe) {
     return new Area(recipe.territory(where.region()).orElseThrow(), where.outside());
   }
+
+  /** The same where the region's parts add, or take away. */
+  Area oneWay(boolean takenAway) {
+    return new Area(region.oneWay(takenAway), outside);
+  }
 }

@@ -41,6 +41,8 @@ final class Planner {
     afresh = new Afresh(analysis, masks);
   }
 
+  private static final boolean[] NO_WAY = {};
+
   /**
    * @param above the picture above the step on the small grid
    */
@@ -48,29 +50,60 @@ final class Planner {
 
   /**
    * @param below the step below, or the ground
+   * @param turned whether it works where its region's parts take away
    * @param geometry of the finished picture, as far as the kind of pass goes by it
    */
   private record Key(
-      Object below, Pass pass, List<Area> areas, double strength, Geometry geometry) {}
+      Object below,
+      Pass pass,
+      boolean turned,
+      List<Area> areas,
+      double strength,
+      Geometry geometry) {
+
+    static Key of(Object below, Pass pass, boolean turned, Recipe recipe) {
+      List<Area> areas = Area.of(pass, recipe);
+      return new Key(
+          below,
+          pass,
+          turned,
+          bothWays(pass) ? oneWay(areas, turned) : areas,
+          recipe.strength(pass),
+          PassKind.of(pass.move()).framed() ? recipe.geometry() : Geometry.NONE);
+    }
+
+    /** The pass's own region by what it adds or takes away; its group's stays. */
+    private static List<Area> oneWay(List<Area> areas, boolean turned) {
+      List<Area> out = new ArrayList<>(areas);
+      out.set(0, areas.get(0).oneWay(turned));
+      return List.copyOf(out);
+    }
+
+    PreparedPass prepared(PassInput input) {
+      return turned ? pass.move().otherWay(input) : pass.move().prepare(input);
+    }
+  }
 
   Plan plan(Recipe recipe) {
     List<Step> steps = new ArrayList<>();
     Made now = keep(recipe.ground(), () -> ground(recipe.ground()));
     for (Pass pass : recipe.passes()) {
-      if (recipe.active(pass)) {
+      for (boolean turned : recipe.active(pass) ? ways(pass) : NO_WAY) {
         Made below = now;
-        Key key =
-            new Key(
-                below.step,
-                pass,
-                Area.of(pass, recipe),
-                recipe.strength(pass),
-                PassKind.of(pass.move()).framed() ? recipe.geometry() : Geometry.NONE);
+        Key key = Key.of(below.step, pass, turned, recipe);
         now = keep(key, () -> step(key, recipe.ground(), List.copyOf(steps), below.above));
         steps.add((Step) now.step);
       }
     }
     return new Plan(recipe.ground(), List.copyOf(steps));
+  }
+
+  private static boolean bothWays(Pass pass) {
+    return PassKind.of(pass.move()).bothWays() && !pass.where().everywhere();
+  }
+
+  private static boolean[] ways(Pass pass) {
+    return bothWays(pass) ? new boolean[] {false, true} : new boolean[] {false};
   }
 
   private Made keep(Object key, Supplier<Made> make) {
@@ -104,14 +137,32 @@ final class Planner {
     Function<Raster, Picture> at = r -> afresh.picture(ground, under, r);
     Raster grid = analysis.small();
     Coverage coverage = masks.coverage(key.areas, grid, below);
-    Function<Raster, Coverage> share =
-        r -> masks.coverage(key.areas, r, live(key.areas) ? Developing.of(at.apply(r)) : below);
     PassInput input =
-        new PassInput(analysis, grid, below, ground, at, share, coverage, key.geometry);
-    PreparedPass prepared = key.pass.move().prepare(input);
+        new PassInput(analysis, grid, below, ground, finer(key, at, below), coverage, key.geometry);
+    PreparedPass prepared = key.prepared(input);
     Step step = new Step(key.pass, key.areas, key.strength, prepared, at);
     Run run = new Run((grid.height() + 1) / 2, (s, p) -> coverage, r -> frames.within(r, grid));
     return new Made(step, run.over(List.of(step), below, grid));
+  }
+
+  private PassInput.Finer finer(Key key, Function<Raster, Picture> at, Developing below) {
+    return new PassInput.Finer() {
+      @Override
+      public Picture picture(Raster raster) {
+        return at.apply(raster);
+      }
+
+      @Override
+      public Coverage share(Raster raster) {
+        Developing here = live(key.areas) ? Developing.of(at.apply(raster)) : below;
+        return masks.coverage(key.areas, raster, here);
+      }
+
+      @Override
+      public Object state() {
+        return List.of(key.below, key.areas);
+      }
+    };
   }
 
   private static boolean live(List<Area> areas) {

@@ -15,6 +15,7 @@ import illuminar.core.region.Look;
 import illuminar.core.region.Territory;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import java.util.function.BooleanSupplier;
 
@@ -234,6 +235,20 @@ public final class PreviewSession {
       }
     }
     throw new IllegalArgumentException("the pass " + pass + " is off or makes no map");
+  }
+
+  /**
+   * Why a pass does nothing where it is; empty where it works.
+   *
+   * @throws IllegalArgumentException if the recipe has no such pass, or it is off
+   */
+  public Optional<String> idle(Recipe recipe, String pass) {
+    return planner.plan(recipe).steps().stream()
+        .filter(step -> step.of(pass))
+        .findFirst()
+        .orElseThrow(() -> new IllegalArgumentException("the pass " + pass + " is off"))
+        .prepared()
+        .idle();
   }
 
   /** One frame at a raster as the camera rendered it, linear BT.2020. A new picture. */

@@ -48,6 +48,16 @@ final class LightField {
     depth = new float[n];
   }
 
+  /** Adds so many times the light of another group to that of one. */
+  void add(int group, int other, float times) {
+    for (int c = 0; c < 3; c++) {
+      for (int i = 0; i < depth.length; i++) {
+        scattered[group][c][i] += times * scattered[other][c][i];
+        mirrored[group][c][i] += times * mirrored[other][c][i];
+      }
+    }
+  }
+
   /**
    * Adds up the light where a surface is seen at a place of the picture.
    *

@@ -46,20 +46,23 @@ public final class Rendering {
   /** Renders a piece of a picture. */
   static Radiance render(
       Scene scene, PathTracer tracer, PathTracer.Crop crop, int samples, IntConsumer progress) {
-    LightField room = smooth(tracer.light(crop, samples));
+    LightField room = smooth(scene, tracer.light(crop, samples));
     Optional<LightField> cloth =
-        tracer.veil.map(veil -> smooth(tracer.lightOn(veil, crop, 2 * samples)));
+        tracer.veil.map(veil -> smooth(scene, tracer.lightOn(veil, crop, 2 * samples)));
     Gathered seen = new Looks(tracer, crop, room, cloth).all(progress);
     return new Radiance(
         seen.width, seen.height, scene.groups(), seen.lights, seen.truth(scene.partNames()));
   }
 
-  private static LightField smooth(LightField field) {
+  /** Light that is kept away is smoothed together with what is left, whose edge it shares. */
+  private static LightField smooth(Scene scene, LightField field) {
+    scene.cast().ifPresent(c -> field.add(c.group(), c.of(), 1));
     Smoothing.smooth(field, field.scattered, 6, 1.0f);
     for (float[][] mirrored : field.mirrored) {
       Smoothing.calm(field, mirrored);
     }
     Smoothing.smooth(field, field.mirrored, 3, 0.8f);
+    scene.cast().ifPresent(c -> field.add(c.group(), c.of(), -1));
     return field;
   }
 }

@@ -70,8 +70,11 @@ public record Scene(
   /** Colour of a glowing surface, linear sRGB of luminance 1. */
   public record Glow(int group, float[] colour) {}
 
-  /** Light group {@code group} holds what surfaces of {@code caster} alone keep away. */
-  public record Cast(int group, Material caster) {}
+  /**
+   * Light group {@code group} holds what surfaces of {@code caster} alone keep away of group {@code
+   * of}.
+   */
+  public record Cast(int group, int of, Material caster) {}
 
   /**
    * The camera's place. The view is level unless {@code pitch} tilts it.
@@ -92,6 +95,10 @@ public record Scene(
 
   Glow glow(int index) {
     return lighting.glows().get(index);
+  }
+
+  Optional<Cast> cast() {
+    return lighting.cast();
   }
 
   Optional<Material> caster() {

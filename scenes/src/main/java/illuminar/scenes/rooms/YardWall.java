@@ -55,7 +55,7 @@ public final class YardWall {
             List.of("sky", "sun", "roof-shade"),
             lights,
             List.of(),
-            Optional.of(new Scene.Cast(2, ROOF)));
+            Optional.of(new Scene.Cast(2, 1, ROOF)));
     return Scene.open(
             "yard-wall",
             m,

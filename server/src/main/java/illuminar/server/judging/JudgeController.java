@@ -75,6 +75,24 @@ class JudgeController {
     return LiftedDarks.by(session(member, id), json.read(recipe), pass);
   }
 
+  /**
+   * @param said why a pass does nothing where it is; empty where it works
+   */
+  record Idle(String said) {}
+
+  /** Whether a pass finds what it looks for. */
+  @PostMapping("/idle/{pass}")
+  Idle idle(
+      @AuthenticationPrincipal Member member,
+      @PathVariable UUID id,
+      @PathVariable String pass,
+      @io.swagger.v3.oas.annotations.parameters.RequestBody(
+              content = @Content(schema = @Schema(ref = "#/components/schemas/Recipe")))
+          @RequestBody
+          String recipe) {
+    return new Idle(session(member, id).idle(json.read(recipe), pass).orElse(""));
+  }
+
   /** Moving things and the frame that each is taken from. */
   @PostMapping("/moving")
   List<MovingThings.Thing> moving(

@@ -2,20 +2,19 @@ package illuminar.core.pass.kinds;
 
 import illuminar.core.analysis.air.HazyView;
 import illuminar.core.analysis.air.LevelGround;
-import illuminar.core.colour.Matrix3;
 import illuminar.core.colour.Space;
 import illuminar.core.colour.Stops;
 import illuminar.core.control.Control;
 import illuminar.core.control.Numbers;
 import illuminar.core.filter.Ease;
 import illuminar.core.filter.Guided;
-import illuminar.core.frame.Response;
 import illuminar.core.pass.Kind;
 import illuminar.core.pass.Move;
 import illuminar.core.pass.PassInput;
 import illuminar.core.pass.PreparedPass;
 import illuminar.core.pass.Stage;
 import illuminar.core.pass.Tile;
+import illuminar.core.pass.work.InLight;
 import illuminar.core.pass.work.Surroundings;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
@@ -102,9 +101,6 @@ public record ClearHaze(
   /** Variance of its tones, in stops squared, below which they are smoothed away. */
   private static final float FLAT = 0.25f;
 
-  private static final float[] TO_SRGB = Space.WORK_TO_SRGB.floats();
-  private static final float[] TO_WORK = Space.SRGB_TO_WORK.floats();
-
   public ClearHaze {
     Numbers.check(ClearHaze.class, "amount", amount);
     Numbers.check(ClearHaze.class, "guard", guard);
@@ -116,12 +112,12 @@ public record ClearHaze(
   @Override
   public PreparedPass prepare(PassInput below) {
     Picture small = below.picture();
-    Response response = below.analysis().frames().response();
-    HazyView view = HazyView.of(light(small, response), below.region().copy(), below.raster());
+    InLight light = new InLight(below.analysis().frames().response());
+    HazyView view = HazyView.of(light.of(small).planes(), below.region().copy(), below.raster());
     Work work =
         new Work(
             this,
-            response,
+            light,
             view.air(),
             Guided.of(view.tone(), view.through(guard), 2, 1e-4f),
             view.land(),
@@ -138,28 +134,9 @@ public record ClearHaze(
     return work.about(Surroundings.of(stops, below.analysis(), REACH, FLAT));
   }
 
-  /** Light behind each pixel, three channels of sRGB primaries. */
-  private static float[][] light(Picture p, Response response) {
-    int n = p.r().length;
-    float[][] light = new float[3][n];
-    float[] out = new float[3];
-    for (int i = 0; i < n; i++) {
-      Matrix3.apply(TO_SRGB, p.r()[i], p.g()[i], p.b()[i], out);
-      for (int k = 0; k < 3; k++) {
-        light[k][i] = toLight(response, k, out[k]);
-      }
-    }
-    return light;
-  }
-
-  /** Light behind a display-linear value; above white, where there is no response, the same. */
-  private static float toLight(Response response, int channel, float display) {
-    return display > 1 ? display : response.toLight(channel, Math.max(0, display));
-  }
-
   private record Work(
       ClearHaze pass,
-      Response response,
+      InLight light,
       float[] air,
       Guided maps,
       Optional<LevelGround> land,
@@ -170,7 +147,7 @@ public record ClearHaze(
 
     /** The same, with the base of what it cleared. */
     Work about(Surroundings base) {
-      return new Work(pass, response, air, maps, land, Optional.of(base), fullWidth, fullHeight);
+      return new Work(pass, light, air, maps, land, Optional.of(base), fullWidth, fullHeight);
     }
 
     /** Transmission. */
@@ -184,8 +161,7 @@ public record ClearHaze(
         if (i % w == 0) {
           rows.to(i / w);
         }
-        Matrix3.apply(TO_SRGB, below.r()[i], below.g()[i], below.b()[i], c);
-        toLight(c);
+        light.of(below, i, c);
         float found = rows.at(i % w, Space.srgbLuminance(c[0], c[1], c[2]));
         float t = through(found, level(raster, i / w), c);
         out.data()[i] = Math.max(0, Math.min(1, t));
@@ -197,12 +173,6 @@ public record ClearHaze(
     @Override
     public boolean sure() {
       return land.isPresent();
-    }
-
-    private void toLight(float[] c) {
-      for (int k = 0; k < 3; k++) {
-        c[k] = ClearHaze.toLight(response, k, c[k]);
-      }
     }
 
     /** Transmission of level ground at a row; 0 where there is none. */
@@ -243,15 +213,11 @@ public record ClearHaze(
             level[0] = level(tile.raster(), j);
           },
           (i, m) -> {
-            Matrix3.apply(TO_SRGB, p.r()[i], p.g()[i], p.b()[i], c);
-            toLight(c);
+            light.of(p, i, c);
             float tone = Space.srgbLuminance(c[0], c[1], c[2]);
             float t = through(rows.at(i % w, tone), level[0], c);
             clear(c, t);
-            for (int k = 0; k < 3; k++) {
-              c[k] = c[k] > 1 ? c[k] : response.toDisplay(k, c[k]);
-            }
-            Matrix3.apply(TO_WORK, c[0], c[1], c[2], c);
+            light.show(c);
             base.ifPresent(b -> detail(c, t, b, i % w));
             p.mix(i, c, m);
           });

@@ -28,7 +28,14 @@ public final class Borrowed implements PreparedPass.OnLight {
   /** A hole that is more of the picture has no source beside it. */
   private static final double MOST = 0.25;
 
+  private static final String TOO_LARGE =
+      "A place of more than a quarter of the picture is not mended; make it smaller.";
+
+  private static final String NO_SOURCE =
+      "Nothing whole lies near enough to mend it from; place the source.";
+
   private final List<Patch> patches;
+  private final String idle;
   private final int fullWidth;
   private final int fullHeight;
 
@@ -84,8 +91,12 @@ public final class Borrowed implements PreparedPass.OnLight {
     }
   }
 
-  private Borrowed(List<Patch> patches, int fullWidth, int fullHeight) {
+  /** What was asked for. */
+  private record Asked(double across, double down, boolean meets) {}
+
+  private Borrowed(List<Patch> patches, String idle, int fullWidth, int fullHeight) {
     this.patches = patches;
+    this.idle = idle;
     this.fullWidth = fullWidth;
     this.fullHeight = fullHeight;
   }
@@ -95,22 +106,31 @@ public final class Borrowed implements PreparedPass.OnLight {
    * @param meets whether the source is made to meet what lies about the hole
    */
   public static Borrowed of(PassInput below, double across, double down, boolean meets) {
+    return below.keep(
+        Borrowed.class, new Asked(across, down, meets), () -> found(below, across, down, meets));
+  }
+
+  private static Borrowed found(PassInput below, double across, double down, boolean meets) {
     int width = below.analysis().fullWidth();
     int height = below.analysis().fullHeight();
     List<Patch> patches = new ArrayList<>();
+    String idle = "";
     Optional<Raster> raster = window(below, Math.max(Math.abs(across), Math.abs(down)));
     if (raster.isPresent()) {
       Raster at = raster.get();
       Window window = Window.of(at, below.picture(at), below.share(at).copy());
       for (Hole hole : window.holes()) {
-        if (hole.pixels().length < MOST * below.analysis().raster().pixels()) {
-          way(window, hole, across, down, Math.max(width, height))
-              .map(way -> Patch.of(window, hole, way, meets))
-              .ifPresent(patches::add);
+        Optional<Likeness.Way> way = way(window, hole, across, down, Math.max(width, height));
+        if (hole.pixels().length >= MOST * below.analysis().raster().pixels()) {
+          idle = TOO_LARGE;
+        } else if (way.isEmpty()) {
+          idle = NO_SOURCE;
+        } else {
+          patches.add(Patch.of(window, hole, way.get(), meets));
         }
       }
     }
-    return new Borrowed(List.copyOf(patches), width, height);
+    return new Borrowed(List.copyOf(patches), idle, width, height);
   }
 
   /** The region and what lies about it on the analysis grid. */
@@ -140,6 +160,12 @@ public final class Borrowed implements PreparedPass.OnLight {
     }
     double k = longEdge * window.raster().scale();
     return Optional.of(new Likeness.Way((int) Math.round(across * k), (int) Math.round(down * k)));
+  }
+
+  /** Said as well where only some of the places are not mended. */
+  @Override
+  public Optional<String> idle() {
+    return idle.isEmpty() ? Optional.empty() : Optional.of(idle);
   }
 
   @Override

@@ -1,0 +1,24 @@
+import type { Kind } from "../../api/types";
+import { addPass } from "../edits/passes";
+import { addRegion, numbered } from "../edits/regions";
+import { take, useHand } from "../state/hand";
+import { showAs } from "../state/masks";
+
+/**
+ * Adds a pass in the chosen region, or with a tool in hand over a new one of a name.
+ *
+ * @param flow of the brush, where it is not to begin with full strokes
+ */
+export const begin = (name: string, tool: "brush" | "loop", flow?: number) => (kind: Kind) => {
+  const { region, brush } = useHand.getState();
+  if (flow) take({ brush: { ...brush, flow } });
+  if (region) {
+    addPass(kind, region, {});
+    return;
+  }
+  const made = addRegion(numbered(name, 1));
+  addPass(kind, made, {});
+  take({ region: made, sheet: true, part: "", tool, combine: "ADD" });
+  // what is mended is judged by the picture, not by a veil over it
+  showAs("line");
+};
