@@ -10,6 +10,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Predicate;
 
 /**
  * The first version of a view, made without a hand: ground, windows, lamps, tone, casts, balance
@@ -29,7 +30,8 @@ public final class FirstVersion {
     STAGES.put("Colour", List.of(new CastsProposer()));
     STAGES.put("Air", List.of(new AirProposer()));
     STAGES.put("Balance", List.of(new BalanceProposer()));
-    STAGES.put("Finish", List.of(new UprightProposer()));
+    STAGES.put(
+        "Finish", List.of(new FringesProposer(), new BulgeProposer(), new UprightProposer()));
   }
 
   /** Stages whose proposals are a matter of taste, and come only when they are asked for. */
@@ -86,7 +88,7 @@ public final class FirstVersion {
     Recipe recipe = ground(session.analysis());
     for (String stage : STAGES.keySet()) {
       if (!WHEN_ASKED.contains(stage)) {
-        recipe = propose(stage, recipe, session).recipe();
+        recipe = propose(stage, recipe, session, p -> !p.whenAsked()).recipe();
       }
     }
     return recipe;
@@ -98,13 +100,18 @@ public final class FirstVersion {
    * @throws IllegalArgumentException if nothing is ever proposed for the stage
    */
   public static Proposal propose(String stage, Recipe recipe, PreviewSession session) {
+    return propose(stage, recipe, session, p -> true);
+  }
+
+  private static Proposal propose(
+      String stage, Recipe recipe, PreviewSession session, Predicate<Proposer> wanted) {
     List<Proposer> proposers = STAGES.get(stage);
     if (proposers == null) {
       throw new IllegalArgumentException("nothing is proposed for the stage " + stage);
     }
     Recipe done = recipe;
     StringBuilder said = new StringBuilder();
-    for (Proposer p : proposers) {
+    for (Proposer p : proposers.stream().filter(wanted).toList()) {
       Proposal proposal = p.propose(done, session);
       done = proposal.recipe();
       said.append(said.isEmpty() ? "" : " ").append(proposal.said());

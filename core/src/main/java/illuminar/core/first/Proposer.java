@@ -8,4 +8,9 @@ interface Proposer {
 
   /** The recipe with what is proposed added to it; the recipe itself where there is nothing. */
   Proposal propose(Recipe recipe, PreviewSession session);
+
+  /** Whether it comes only when it is asked for, and in no first version. */
+  default boolean whenAsked() {
+    return false;
+  }
 }

@@ -1,10 +1,8 @@
 package illuminar.core.first;
 
-import illuminar.core.colour.Srgb;
 import illuminar.core.geometry.Geometry;
 import illuminar.core.geometry.Plumb;
 import illuminar.core.picture.Picture;
-import illuminar.core.picture.Plane;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.render.PreviewSession;
 import java.util.Locale;
@@ -32,7 +30,10 @@ final class UprightProposer implements Proposer {
     Picture picture = session.picture(recipe, session.analysis().raster());
     Plumb.Found found =
         Plumb.of(
-            tones(picture), start, session.analysis().fullWidth(), session.analysis().fullHeight());
+            picture.tones(),
+            start,
+            session.analysis().fullWidth(),
+            session.analysis().fullHeight());
     if (!found.sure()) {
       return Proposal.none(recipe, "There are too few plumb edges to set the picture upright by.");
     }
@@ -55,13 +56,5 @@ final class UprightProposer implements Proposer {
 
   private static String degrees(double v) {
     return String.format(Locale.ROOT, "%.1f°", v);
-  }
-
-  private static Plane tones(Picture picture) {
-    Plane y = picture.luminance();
-    for (int i = 0; i < y.data().length; i++) {
-      y.data()[i] = Srgb.encodeFast(y.data()[i]);
-    }
-    return y;
   }
 }

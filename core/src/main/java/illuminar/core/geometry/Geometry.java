@@ -119,6 +119,16 @@ public record Geometry(
     return new Geometry(roll, up, right, focal, bulge, outer, red, blue, crop);
   }
 
+  /** The same with another bulge taken out. */
+  public Geometry straightened(double bow) {
+    return new Geometry(turn, pitch, yaw, focal, bow, outer, red, blue, crop);
+  }
+
+  /** The same with other fringes taken out. */
+  public Geometry fringed(double redder, double bluer) {
+    return new Geometry(turn, pitch, yaw, focal, bulge, outer, redder, bluer, crop);
+  }
+
   /** The same with another crop. */
   public Geometry with(Crop other) {
     return new Geometry(turn, pitch, yaw, focal, bulge, outer, red, blue, other);

@@ -1,5 +1,6 @@
 package illuminar.core.geometry;
 
+import illuminar.core.colour.Space;
 import illuminar.core.picture.Bands;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
@@ -20,6 +21,10 @@ public final class Laid {
   private static final int BAND = 16;
 
   /** Pixels between the places at which it is looked what a raster needs. */
+  private static final float[] TO_SRGB = Space.WORK_TO_SRGB.floats();
+
+  private static final float[] TO_WORK = Space.SRGB_TO_WORK.floats();
+
   private static final int STRIDE = 32;
 
   private final Projection projection;
@@ -124,7 +129,9 @@ public final class Laid {
       return below.apply(out);
     }
     Raster from = below(out);
-    Picture in = below.apply(from);
+    boolean fringes = projection.red() != 1 || projection.blue() != 1;
+    // a lens has drawn the channels of the camera's file, not those in which passes work
+    Picture in = fringes ? below.apply(from).through(TO_SRGB) : below.apply(from);
     int x = whole(projection.left() * places.longEdge() * out.scale());
     int y = whole(projection.top() * places.longEdge() * out.scale());
     if (!projection.moves() && x >= 0 && y >= 0) {
@@ -132,7 +139,6 @@ public final class Laid {
           from, new Raster(out.scale(), out.x() + x, out.y() + y, out.width(), out.height()));
     }
     Picture made = Picture.of(out.width(), out.height());
-    boolean fringes = projection.red() != 1 || projection.blue() != 1;
     Bands.of(
         out.height(),
         BAND,
@@ -148,7 +154,7 @@ public final class Laid {
             }
           }
         });
-    return made;
+    return fringes ? made.through(TO_WORK) : made;
   }
 
   /** A length as a whole number of pixels; less than 0 where it is none. */

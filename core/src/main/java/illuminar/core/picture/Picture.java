@@ -1,6 +1,8 @@
 package illuminar.core.picture;
 
+import illuminar.core.colour.Matrix3;
 import illuminar.core.colour.Space;
+import illuminar.core.colour.Srgb;
 import illuminar.core.colour.Stops;
 
 /** Three planes of linear BT.2020 light, 1.0 at display white, unbounded. Arrays are shared. */
@@ -25,6 +27,27 @@ public record Picture(int width, int height, float[] r, float[] g, float[] b) {
     Plane y = Plane.of(width, height);
     for (int i = 0; i < r.length; i++) {
       y.data()[i] = Space.luminance(r[i], g[i], b[i]);
+    }
+    return y;
+  }
+
+  /** Every colour through a matrix, as a new picture. */
+  public Picture through(float[] matrix) {
+    Picture out = of(width, height);
+    Bands.of(
+        height,
+        32,
+        (from, to) ->
+            Matrix3.apply(
+                matrix, planes(), from * width, out.planes(), from * width, (to - from) * width));
+    return out;
+  }
+
+  /** Luminance as it is seen, by sRGB's curve, as a new plane. */
+  public Plane tones() {
+    Plane y = luminance();
+    for (int i = 0; i < y.data().length; i++) {
+      y.data()[i] = Srgb.encodeFast(y.data()[i]);
     }
     return y;
   }
