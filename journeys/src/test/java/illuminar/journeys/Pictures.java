@@ -196,17 +196,46 @@ public final class Pictures {
     shots.button("Cast map").click();
   }
 
-  /** The Yard wall without the can on its bench. */
+  /** The Yard wall and its paving out of the shadow, without the can on the bench. */
   private void mend() {
     shots.link("Fennick Weather House").click();
     shots.picture(() -> page.getByLabel("Open Yard wall at noon").click());
     page.keyboard().press("9");
+    lift(0.003, 0.287, 0.66, 0.287, 0.705, 0.5, 0.705, 0.772, 0.003, 0.772, 0.003, 0.287);
+    lift(0.003, 0.774, 0.72, 0.774, 0.72, 0.997, 0.003, 0.997, 0.003, 0.774);
     shots.add("Heal");
     shots.rest();
     shots.drag(page.getByTestId("stage").boundingBox(), 0.135, 0.655, 0.17, 0.655);
+    leaveRegion();
     page.mouse().move(5, 5);
     shots.rest();
     shots.keep("bench-mend");
+  }
+
+  /** Loops a shadow, by fractions of the picture. */
+  private void lift(double... places) {
+    shots.add("Lift a hard shadow");
+    shots.rest();
+    BoundingBox stage = page.getByTestId("stage").boundingBox();
+    double wide = stage.width - 36;
+    double left = stage.x + 18;
+    double top = stage.y + (stage.height - wide * 2 / 3) / 2;
+    for (int i = 0; i < places.length; i += 2) {
+      page.mouse().move(left + wide * places[i], top + wide * 2 / 3 * places[i + 1]);
+      if (i == 0) {
+        page.mouse().down();
+      }
+    }
+    shots.picture(() -> page.mouse().up());
+    shots.rest();
+    leaveRegion();
+  }
+
+  private void leaveRegion() {
+    for (int k = 0; k < 3; k++) {
+      page.keyboard().press("Escape");
+    }
+    page.keyboard().press("9");
   }
 
   /** The facade at dusk set upright and cut, and places of it brought to one of them. */

@@ -170,6 +170,26 @@ class JudgeTest {
     assertThat(unknown.statusCode()).isBetween(400, 422);
   }
 
+  /** What is looked for is the core's; here a heal of the whole picture, which has no source. */
+  @Test
+  void aPassThatDoesNothingSaysWhy() throws Exception {
+    ObjectNode recipe = recipe();
+    ((ArrayNode) recipe.path("passes"))
+        .add(
+            Visitor.JSON.readTree(
+                """
+                {"id": "heal", "on": true, "strength": 1, "why": "", "group": "",
+                 "where": {"region": "", "outside": false},
+                 "gate": {"from": -100, "full": -100, "fullTo": 100, "to": 100},
+                 "move": {"kind": "heal", "across": 0, "down": 0}}
+                """));
+    assertThat(ask("/api/views/" + view + "/idle/heal", recipe).path("said").asString())
+        .contains("more than a quarter of the picture");
+    HttpResponse<String> unknown =
+        visitor.post("/api/views/" + view + "/idle/other", recipe.toString());
+    assertThat(unknown.statusCode()).isBetween(400, 422);
+  }
+
   /** White is all, transparent where the pass is off. */
   @Test
   void transmissionIsShownWhereTheHazePassWorks() throws Exception {

@@ -152,7 +152,6 @@ public final class Bulge {
     double length = length(line);
     double nx = -(line.to().y() - line.from().y()) / length;
     double ny = (line.to().x() - line.from().x()) / length;
-    double own = Math.max(tones.width(), tones.height());
     for (int k = 1; k < PLACES; k++) {
       double t = (double) k / PLACES;
       double x = line.from().x() + t * (line.to().x() - line.from().x());

@@ -56,7 +56,7 @@ class DodgeBurnTest {
   }
 
   private static int at(double x) {
-    return (int) (0.25 * Painted.W) * Painted.W + (int) (x * Painted.W);
+    return Painted.W * (int) (0.25 * Painted.W) + (int) (x * Painted.W);
   }
 
   private static float times(Picture p, double x) {
