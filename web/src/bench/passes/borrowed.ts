@@ -26,5 +26,5 @@ const grips: PassUi["grips"] = ({ move, where }: Pass) => {
 export const borrowed: PassUi[] = ["heal", "clone"].map((kind) => ({
   kind,
   grips,
-  add: begin("Mark", "brush"),
+  add: begin({ name: "Mark", tool: "brush", joins: true }),
 }));

@@ -76,6 +76,27 @@ class MendingTest {
     assertThat(bench.passes("shadow")).containsText("penumbra");
   }
 
+  /** Weak strokes of one pass: those with Alt darken. */
+  @Test
+  void strokesLightenAndDarken() {
+    double here = bench.brightness(0.3, 0.6);
+    double there = bench.brightness(0.3, 0.75);
+    Locator strokes = bench.add("Dodge and burn", "dodge-burn");
+    bench.waitForPicture(() -> bench.drag(0.28, 0.6, 0.3, 0.6, 0.32, 0.6));
+    page.waitForCondition(() -> bench.brightness(0.3, 0.6) > 1.02 * here);
+    page.keyboard().down("Alt");
+    bench.waitForPicture(() -> bench.drag(0.28, 0.75, 0.3, 0.75, 0.32, 0.75));
+    page.keyboard().up("Alt");
+    page.waitForCondition(() -> bench.brightness(0.3, 0.75) < 0.98 * there);
+    assertThat(bench.saved()).containsText("Saved");
+    page.keyboard().press("Escape");
+    page.keyboard().press("Escape");
+    bench.open("Mend");
+    assertThat(strokes).containsText("Dodge and burn Strokes 1.");
+    bench.set("Lighter", "50");
+    assertThat(strokes).containsText("full strokes lighten by 50 %");
+  }
+
   private static Locator.FilterOptions said(String text) {
     return new Locator.FilterOptions().setHasText(text);
   }

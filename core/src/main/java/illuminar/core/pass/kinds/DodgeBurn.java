@@ -33,7 +33,7 @@ public record DodgeBurn(
             label = "Lighter",
             unit = "%",
             from = 0,
-            to = 2,
+            to = 1,
             step = 0.01,
             defaultValue = 1,
             help = "Light that a full stroke adds; one of 10 % a tenth of it")
@@ -42,7 +42,7 @@ public record DodgeBurn(
             label = "Darker",
             unit = "%",
             from = 0,
-            to = 2,
+            to = 1,
             step = 0.01,
             defaultValue = 1,
             help = "The same that a stroke with Alt takes")
