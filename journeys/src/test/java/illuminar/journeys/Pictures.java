@@ -4,6 +4,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.WaitForSelectorState;
 import illuminar.server.TestServer;
 import java.nio.file.Path;
 import java.util.regex.Pattern;
@@ -201,14 +202,16 @@ public final class Pictures {
     shots.link("Fennick Weather House").click();
     shots.picture(() -> page.getByLabel("Open Yard wall at noon").click());
     page.keyboard().press("9");
-    lift(0.003, 0.287, 0.66, 0.287, 0.705, 0.5, 0.705, 0.772, 0.003, 0.772, 0.003, 0.287);
-    lift(0.003, 0.774, 0.72, 0.774, 0.72, 0.997, 0.003, 0.997, 0.003, 0.774);
+    lift(-0.005, 0.287, 0.66, 0.287, 0.705, 0.5, 0.705, 0.773, -0.005, 0.773, -0.005, 0.287);
+    lift(-0.005, 0.773, 0.72, 0.773, 0.72, 1.005, -0.005, 1.005, -0.005, 0.773);
     shots.add("Heal");
     shots.rest();
-    shots.drag(page.getByTestId("stage").boundingBox(), 0.135, 0.655, 0.17, 0.655);
+    shots.drag(page.getByTestId("stage").boundingBox(), 0.13, 0.667, 0.172, 0.667);
     leaveRegion();
     page.mouse().move(5, 5);
     shots.rest();
+    page.getByText("Drawing the picture")
+        .waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.HIDDEN));
     shots.keep("bench-mend");
   }
 
@@ -231,8 +234,9 @@ public final class Pictures {
     leaveRegion();
   }
 
+  /** Tool, part, sheet, pass and region are let go of one after the other. */
   private void leaveRegion() {
-    for (int k = 0; k < 3; k++) {
+    for (int k = 0; k < 5; k++) {
       page.keyboard().press("Escape");
     }
     page.keyboard().press("9");

@@ -84,7 +84,7 @@ final class BadFiles implements Trial {
         Damage damage = Damage.values()[sent % Damage.values().length];
         int kind = sent % RAW == 0 ? ENDINGS.length - 1 : chance.nextInt(ENDINGS.length - 1);
         String name = "%05d.%s".formatted(sent, ENDINGS[kind]);
-        some.put(name, damage.of(kinds.get(kind), chance));
+        some.put(name, damage.done(kinds.get(kind), chance));
       }
       card.with(some);
     }

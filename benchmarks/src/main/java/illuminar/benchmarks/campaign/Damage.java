@@ -69,4 +69,13 @@ enum Damage {
   };
 
   abstract byte[] of(byte[] file, Random chance);
+
+  /** Damaged until it is another file; the same bytes would be the good one under another name. */
+  byte[] done(byte[] file, Random chance) {
+    byte[] out = of(file, chance);
+    while (Arrays.equals(out, file)) {
+      out = of(file, chance);
+    }
+    return out;
+  }
 }
