@@ -5,7 +5,7 @@ import { take, useHand } from "../state/hand";
 import { recipe } from "../state/history";
 import { showAs } from "../state/masks";
 
-/** How a pass begins over a region of its own. */
+/** How a pass begins over a new region. */
 interface Beginning {
   /** Of the region. */
   name: string;

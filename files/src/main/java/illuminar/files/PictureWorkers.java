@@ -28,24 +28,6 @@ import java.util.stream.Stream;
  * and, for each file, on its time. A process that fails is ended; the next file gets another.
  */
 public final class PictureWorkers implements AutoCloseable {
-  /**
-   * How long a processor may work for a file; what waits for the machine is no fault of the file.
-   *
-   * @param start for the header
-   * @param megapixel how much more for each million of pixels
-   */
-  public record Patience(Duration start, Duration megapixel) {
-    /** Twice what the largest need here at least; 10 s for those. */
-    public static final Patience USUAL = new Patience(Duration.ofSeconds(5), Duration.ofMillis(45));
-
-    /** So many times as long may pass by the clock. */
-    private static final int WAITS = 6;
-
-    Duration of(Header header) {
-      return start.plus(megapixel.multipliedBy(1 + header.pixels() / 1_000_000));
-    }
-  }
-
   /** A process that has read so many pixels holds much memory, and is not asked again. */
   private static final long LARGE = 60_000_000;
 
@@ -235,12 +217,12 @@ public final class PictureWorkers implements AutoCloseable {
         throws IOException, BadPicture {
       long since = System.nanoTime();
       Duration before = worked();
-      AtomicReference<Duration> may = new AtomicReference<>(patience.start);
+      AtomicReference<Duration> may = new AtomicReference<>(patience.start());
       Future<?> watch =
           CLOCK.scheduleWithFixedDelay(
               () -> {
                 endUnlessWanted(wanted);
-                endIfLate(worked().minus(before), System.nanoTime() - since, may.get());
+                endIfLate(may.get(), worked().minus(before), since);
               },
               ASKED,
               ASKED,
@@ -269,8 +251,8 @@ public final class PictureWorkers implements AutoCloseable {
       end();
     }
 
-    private void endIfLate(Duration worked, long clock, Duration may) {
-      if (worked.compareTo(may) > 0 || clock > may.multipliedBy(Patience.WAITS).toNanos()) {
+    private void endIfLate(Duration may, Duration worked, long since) {
+      if (Patience.over(may, worked, Duration.ofNanos(System.nanoTime() - since))) {
         late = true;
         end();
       }

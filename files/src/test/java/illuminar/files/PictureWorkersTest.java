@@ -37,13 +37,12 @@ import org.junit.jupiter.api.io.TempDir;
 class PictureWorkersTest {
   private static final BooleanSupplier ALWAYS = Boolean.TRUE::booleanValue;
 
-  private static final PictureWorkers.Patience LONG =
-      new PictureWorkers.Patience(Duration.ofMinutes(1), Duration.ofSeconds(1));
+  private static final Patience LONG = new Patience(Duration.ofMinutes(1), Duration.ofSeconds(1));
 
   @TempDir private Path dir;
   private PictureWorkers workers = workers("-Xmx64m", LONG);
 
-  private static PictureWorkers workers(String memory, PictureWorkers.Patience patience) {
+  private static PictureWorkers workers(String memory, Patience patience) {
     String java = Path.of(System.getProperty("java.home"), "bin", "java").toString();
     return new PictureWorkers(
         List.of(
@@ -195,9 +194,7 @@ class PictureWorkersTest {
   void scansWithoutEndAreEndedAfterAWhile() throws Exception {
     Path file = scans();
     workers.close();
-    workers =
-        workers(
-            "-Xmx512m", new PictureWorkers.Patience(Duration.ofSeconds(3), Duration.ofMillis(1)));
+    workers = workers("-Xmx512m", new Patience(Duration.ofSeconds(3), Duration.ofMillis(1)));
     assertThatThrownBy(() -> workers.pixels(file, "scans.jpg", ALWAYS))
         .isInstanceOf(BadPicture.class)
         .hasMessage("scans.jpg: reading it takes longer than a picture of its size may");
@@ -208,9 +205,7 @@ class PictureWorkersTest {
   void aMachineThatIsBusyEndsNothing() throws Exception {
     Path file = good();
     workers.close();
-    workers =
-        workers(
-            "-Xmx64m", new PictureWorkers.Patience(Duration.ofSeconds(3), Duration.ofMillis(1)));
+    workers = workers("-Xmx64m", new Patience(Duration.ofSeconds(3), Duration.ofMillis(1)));
     workers.ready();
     String worker =
         String.valueOf(ProcessHandle.current().children().findFirst().orElseThrow().pid());

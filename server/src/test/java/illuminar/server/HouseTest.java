@@ -67,7 +67,7 @@ class HouseTest {
             illuminar.files.PictureWorkers.class,
             java.util.List.class,
             int.class,
-            illuminar.files.PictureWorkers.Patience.class)
+            illuminar.files.Patience.class)
         .check(HOUSE);
   }
 

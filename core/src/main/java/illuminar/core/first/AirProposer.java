@@ -33,6 +33,12 @@ final class AirProposer implements Proposer {
   /** Transmission below which a place counts as hazed. */
   private static final float HAZED = 0.92f;
 
+  /** A matter of taste. */
+  @Override
+  public boolean whenAsked() {
+    return true;
+  }
+
   @Override
   public Proposal propose(Recipe recipe, PreviewSession session) {
     Optional<Region> view = Seen.windowRegion(recipe);

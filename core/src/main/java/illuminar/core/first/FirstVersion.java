@@ -9,7 +9,6 @@ import illuminar.core.render.PreviewSession;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.function.Predicate;
 
 /**
@@ -33,9 +32,6 @@ public final class FirstVersion {
     STAGES.put(
         "Finish", List.of(new FringesProposer(), new BulgeProposer(), new UprightProposer()));
   }
-
-  /** Stages whose proposals are a matter of taste, and come only when they are asked for. */
-  private static final Set<String> WHEN_ASKED = Set.of("Lights", LOW_CONTRAST, "Air");
 
   /** Share of the wide differences of light that is taken out of a room's merged light. */
   private static final double COMPRESSED = 0.3;
@@ -87,9 +83,7 @@ public final class FirstVersion {
   public static Recipe of(PreviewSession session) {
     Recipe recipe = ground(session.analysis());
     for (String stage : STAGES.keySet()) {
-      if (!WHEN_ASKED.contains(stage)) {
-        recipe = propose(stage, recipe, session, p -> !p.whenAsked()).recipe();
-      }
+      recipe = propose(stage, recipe, session, p -> !p.whenAsked()).recipe();
     }
     return recipe;
   }

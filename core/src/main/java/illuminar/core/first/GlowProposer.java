@@ -42,6 +42,12 @@ final class GlowProposer implements Proposer {
   /** Left, top, right and bottom of a lamp, and its pixels. */
   private record Spot(int x0, int y0, int x1, int y1, int pixels) {}
 
+  /** A matter of taste. */
+  @Override
+  public boolean whenAsked() {
+    return true;
+  }
+
   @Override
   public Proposal propose(Recipe recipe, PreviewSession session) {
     Analysis analysis = session.analysis();

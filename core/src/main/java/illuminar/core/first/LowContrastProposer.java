@@ -8,6 +8,12 @@ import illuminar.core.render.PreviewSession;
 final class LowContrastProposer implements Proposer {
   private static final Tone SQUEEZED = new Tone(0, -45, -25, 20);
 
+  /** A matter of taste. */
+  @Override
+  public boolean whenAsked() {
+    return true;
+  }
+
   @Override
   public Proposal propose(Recipe recipe, PreviewSession session) {
     if (recipe.passes().stream().anyMatch(p -> p.move().equals(SQUEEZED))) {

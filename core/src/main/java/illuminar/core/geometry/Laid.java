@@ -20,11 +20,10 @@ public final class Laid {
 
   private static final int BAND = 16;
 
-  /** Pixels between the places at which it is looked what a raster needs. */
   private static final float[] TO_SRGB = Space.WORK_TO_SRGB.floats();
-
   private static final float[] TO_WORK = Space.SRGB_TO_WORK.floats();
 
+  /** Pixels between the places at which it is looked what a raster needs. */
   private static final int STRIDE = 32;
 
   private final Projection projection;

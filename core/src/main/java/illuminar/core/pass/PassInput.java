@@ -131,7 +131,7 @@ public final class PassInput {
    * What was found in the picture below and the region: found once while they stay, however often a
    * control of the pass moves.
    *
-   * @param type of the result; a pass has types of its own
+   * @param type of the result, which no other pass uses
    * @param more what it depends on beside them, with value equality
    */
   public <T> T keep(Class<T> type, Object more, Supplier<T> find) {

@@ -23,7 +23,7 @@ final class Sides {
   /** What must be said of a place to count as sure at first. */
   private static final float SURE = 0.3f;
 
-  /** A piece that is less of the largest shadow's is none of its own. */
+  /** Share of the largest piece of shadow below which a piece belongs to what lies about it. */
   private static final double SMALL = 0.02;
 
   private final int w;

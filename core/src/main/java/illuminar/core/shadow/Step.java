@@ -31,8 +31,13 @@ record Step(float x, float y, float toX, float toY, float reach, float[] stops) 
     return tone(stops);
   }
 
-  static float tone(float[] stops) {
-    return 0.3f * stops[0] + 0.6f * stops[1] + 0.1f * stops[2];
+  private static float tone(float[] stops) {
+    return tone(stops[0], stops[1], stops[2]);
+  }
+
+  /** One tone of three channels, or of what they change by. */
+  static float tone(float red, float green, float blue) {
+    return 0.3f * red + 0.6f * green + 0.1f * blue;
   }
 
   /** How much one change is like another, 0 to 1: of light, whatever lies under it. */

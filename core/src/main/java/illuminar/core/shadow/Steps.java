@@ -19,7 +19,7 @@ final class Steps {
   private static final int ALONG = 4;
 
   /** Changes by less are no hard shadow, stops. */
-  static final float LEAST = 0.4f;
+  private static final float LEAST = 0.4f;
 
   /** Changes by more leave nothing to bring back. */
   private static final float MOST = 6;
@@ -38,8 +38,7 @@ final class Steps {
     Plane[] even = Box.means(1, tones);
     Plane tone = Plane.of(tones[0].width(), tones[0].height());
     for (int i = 0; i < tone.data().length; i++) {
-      tone.data()[i] =
-          0.3f * tones[0].data()[i] + 0.6f * tones[1].data()[i] + 0.1f * tones[2].data()[i];
+      tone.data()[i] = Step.tone(tones[0].data()[i], tones[1].data()[i], tones[2].data()[i]);
     }
     Plane smooth = Gauss.smooth(tone, 1.2);
     List<Step> all = new ArrayList<>();

@@ -2,6 +2,7 @@ package illuminar.server.reading;
 
 import illuminar.core.frame.Codes;
 import illuminar.files.BadPicture;
+import illuminar.files.Patience;
 import illuminar.files.PictureWorker;
 import illuminar.files.PictureWorkers;
 import jakarta.annotation.PreDestroy;
@@ -26,8 +27,7 @@ public class PictureDoor {
       "org.springframework.boot.loader.launch.PropertiesLauncher";
 
   private final PictureWorkers workers =
-      new PictureWorkers(
-          command(), Runtime.getRuntime().availableProcessors(), PictureWorkers.Patience.USUAL);
+      new PictureWorkers(command(), Runtime.getRuntime().availableProcessors(), Patience.USUAL);
 
   /** How a process is started from what this application was started from. */
   private static List<String> command() {

@@ -120,10 +120,12 @@ public final class Borrowed implements PreparedPass.OnLight {
       Raster at = raster.get();
       Window window = Window.of(at, below.picture(at), below.share(at).copy());
       for (Hole hole : window.holes()) {
-        Optional<Likeness.Way> way = way(window, hole, across, down, Math.max(width, height));
         if (hole.pixels().length >= MOST * below.analysis().raster().pixels()) {
           idle = TOO_LARGE;
-        } else if (way.isEmpty()) {
+          continue;
+        }
+        Optional<Likeness.Way> way = way(window, hole, across, down, Math.max(width, height));
+        if (way.isEmpty()) {
           idle = NO_SOURCE;
         } else {
           patches.add(Patch.of(window, hole, way.get(), meets));
