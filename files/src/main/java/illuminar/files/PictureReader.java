@@ -10,7 +10,6 @@ import java.nio.file.Path;
 import java.util.Iterator;
 import java.util.Locale;
 import javax.imageio.ImageIO;
-import javax.imageio.ImageReadParam;
 import javax.imageio.ImageReader;
 import javax.imageio.stream.ImageInputStream;
 
@@ -78,9 +77,14 @@ public final class PictureReader {
 
   /** Reads the pixels, upright by the EXIF orientation. */
   public static Codes pixels(Path file, String name) throws BadPicture {
+    return whole(file, name).codes();
+  }
+
+  /** All pixels. */
+  static Upright whole(Path file, String name) throws BadPicture {
     Header header = header(file, name);
     if (header.raw()) {
-      return new LibRaw(file, name).pixels();
+      return new Upright(new LibRaw(file, name).pixels(), 1);
     }
     int orientation = capture(file, name).orientation();
     boolean turbo = header.format().equals(FileKind.JPEG.id()) && plain(file, name);
@@ -88,7 +92,7 @@ public final class PictureReader {
     if (codes.width() != header.width() || codes.height() != header.height()) {
       throw new BadPicture(name, "the pixels do not fit the header");
     }
-    return Upright.turn(codes, orientation);
+    return new Upright(codes, orientation);
   }
 
   /** The pixels as they lie, by ImageIO and the picture's own profile. */
@@ -100,8 +104,7 @@ public final class PictureReader {
             (reader, format) -> {
               boolean[] cut = new boolean[1];
               reader.addIIOReadWarningListener((source, warning) -> cut[0] |= tellsOfLoss(warning));
-              ImageReadParam param = reader.getDefaultReadParam();
-              BufferedImage read = reader.read(0, param);
+              BufferedImage read = reader.read(0);
               if (cut[0]) {
                 throw new BadPicture(name, "the file is damaged or cut short");
               }
@@ -134,19 +137,24 @@ public final class PictureReader {
         });
   }
 
-  /**
-   * Pixels for a small picture, upright: of raw files and JPEGs at a part of their size, which is
-   * several times as fast, of others all.
-   */
+  /** Pixels for a small picture, upright. */
   public static Codes glance(Path file, String name) throws BadPicture {
+    return small(file, name).codes();
+  }
+
+  /**
+   * Pixels for a small picture: of raw files and JPEGs at a part of their size, which is several
+   * times as fast, of others all.
+   */
+  static Upright small(Path file, String name) throws BadPicture {
     FileKind kind = FileKind.of(file, name);
     if (kind == FileKind.RAW) {
-      return new LibRaw(file, name).half();
+      return new Upright(new LibRaw(file, name).half(), 1);
     }
     return kind == FileKind.JPEG && plain(file, name)
-        ? Upright.turn(
+        ? new Upright(
             new TurboJpeg(file, name).glance(header(file, name)), capture(file, name).orientation())
-        : pixels(file, name);
+        : whole(file, name);
   }
 
   /** Reads what the camera wrote; absent or senseless values are left out. */

@@ -62,10 +62,10 @@ public final class PictureWorker {
       Wire.header(lying.upright(capture.orientation()), out);
       // whoever asked knows from the size how long it may take
       out.flush();
-      var codes =
-          ask == Ask.GLANCE ? PictureReader.glance(file, name) : PictureReader.pixels(file, name);
+      Upright picture =
+          ask == Ask.GLANCE ? PictureReader.small(file, name) : PictureReader.whole(file, name);
       Wire.capture(capture, out);
-      Wire.codes(codes, out);
+      Wire.codes(picture, out);
     } catch (BadPicture e) {
       Wire.refusal(e, out);
     } catch (RuntimeException e) {

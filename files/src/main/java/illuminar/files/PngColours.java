@@ -71,7 +71,7 @@ final class PngColours {
     }
   }
 
-  /** The codes of the decoded picture in sRGB. */
+  /** The codes of the decoded picture in sRGB; that may be written anew. */
   Codes of(BufferedImage image) throws BadPicture {
     boolean colour = image.getRaster().getNumBands() >= 3;
     if (chunks.containsKey("cICP")) {
@@ -165,7 +165,7 @@ final class PngColours {
     return new Primaries(p[2], p[3], p[4], p[5], p[6], p[7], p[0], p[1]);
   }
 
-  /** 16-bit codes of sRGB's primaries. */
+  /** 16-bit codes of sRGB's primaries; 16-bit ones are written anew. */
   private static Codes converted(Codes codes, DoubleUnaryOperator light, Primaries primaries) {
     return new OtherPrimaries(primaries)
         .codes(
@@ -176,10 +176,10 @@ final class PngColours {
             false);
   }
 
-  /** 16-bit codes of the same values; a new array. */
+  /** 16-bit codes of the same values. */
   private static short[] deep(Codes codes) {
     if (!codes.is8()) {
-      return codes.sixteen().clone();
+      return codes.sixteen();
     }
     short[] out = new short[codes.eight().length];
     for (int i = 0; i < out.length; i++) {

@@ -16,8 +16,10 @@ import java.awt.image.DataBuffer;
 import java.awt.image.DataBufferByte;
 import java.awt.image.DataBufferUShort;
 import java.awt.image.IndexColorModel;
+import java.awt.image.PixelInterleavedSampleModel;
 import java.awt.image.Raster;
 import java.awt.image.WritableRaster;
+import java.util.Arrays;
 
 /**
  * The codes of a decoded picture with sRGB's primaries: by its profile, where it has another; wide
@@ -35,6 +37,7 @@ final class SrgbCodes {
   private SrgbCodes() {}
 
   /**
+   * @param image of 16 bits it may be written anew
    * @throws BadPicture if its colours or its depth cannot be read
    */
   static Codes of(BufferedImage image, String name) throws BadPicture {
@@ -168,7 +171,7 @@ final class SrgbCodes {
     Raster raster = image.getRaster();
     int w = image.getWidth();
     int h = image.getHeight();
-    short[] out = samples(raster, 1);
+    short[] out = asTheyLie(raster) ? own(raster) : samples(raster, 1);
     ColorSpace space = image.getColorModel().getColorSpace();
     boolean linear = linear(space);
     if (raster.getNumBands() >= 3 && !plain(space) && !meant(space, ColorSpace.CS_LINEAR_RGB)) {
@@ -179,6 +182,21 @@ final class SrgbCodes {
       convert(out, w, h, space, ICC_Profile.getInstance(to));
     }
     return Codes.of16(w, h, out, linear);
+  }
+
+  /** Whether a raster holds nothing but red, green, blue after one another. */
+  private static boolean asTheyLie(Raster raster) {
+    return raster.getSampleModel() instanceof PixelInterleavedSampleModel model
+        && raster.getDataBuffer() instanceof DataBufferUShort data
+        && Arrays.equals(model.getBandOffsets(), new int[] {0, 1, 2})
+        && model.getPixelStride() == 3
+        && model.getScanlineStride() == 3 * raster.getWidth()
+        && data.getData().length == 3 * raster.getWidth() * raster.getHeight();
+  }
+
+  /** A raster's samples themselves; of the largest pictures there is no room for others. */
+  private static short[] own(Raster raster) {
+    return ((DataBufferUShort) raster.getDataBuffer()).getData();
   }
 
   /** {@code codes} is modified. */

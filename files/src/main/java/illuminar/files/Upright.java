@@ -2,36 +2,64 @@ package illuminar.files;
 
 import illuminar.core.frame.Codes;
 
-/** Turns pixels the way EXIF says the camera was held. Source: EXIF 2.32, tag 274. */
-final class Upright {
-  private Upright() {}
+/**
+ * A picture as it lies in its file, to be turned the way the camera was held. Source: EXIF 2.32,
+ * tag 274.
+ *
+ * @param lying its pixels as they lie
+ * @param orientation what EXIF says, 1 to 8
+ */
+record Upright(Codes lying, int orientation) {
+  private boolean swaps() {
+    return orientation >= 5;
+  }
 
-  static Codes turn(Codes in, int orientation) {
-    if (orientation == 1) {
-      return in;
-    }
-    boolean swap = orientation >= 5;
-    int w = swap ? in.height() : in.width();
-    int h = swap ? in.width() : in.height();
-    byte[] eight = new byte[in.eight().length];
-    short[] sixteen = new short[in.sixteen().length];
-    for (int y = 0; y < h; y++) {
+  /** Pixels across, upright. */
+  int width() {
+    return swaps() ? lying.height() : lying.width();
+  }
+
+  /** Pixels down, upright. */
+  int height() {
+    return swaps() ? lying.width() : lying.height();
+  }
+
+  /** The whole picture, upright. */
+  Codes codes() {
+    return orientation == 1 ? lying : rows(0, height());
+  }
+
+  /**
+   * Some rows of the upright picture.
+   *
+   * @param first the uppermost
+   * @param end after the lowest
+   */
+  Codes rows(int first, int end) {
+    int w = width();
+    int n = 3 * w * (end - first);
+    byte[] eight = new byte[lying.is8() ? n : 0];
+    short[] sixteen = new short[lying.is8() ? 0 : n];
+    for (int y = first; y < end; y++) {
       for (int x = 0; x < w; x++) {
-        int from = source(x, y, in.width(), in.height(), orientation) * 3;
-        int to = (y * w + x) * 3;
+        int from = source(x, y) * 3;
+        int to = ((y - first) * w + x) * 3;
         for (int c = 0; c < 3; c++) {
-          if (in.is8()) {
-            eight[to + c] = in.eight()[from + c];
+          if (lying.is8()) {
+            eight[to + c] = lying.eight()[from + c];
           } else {
-            sixteen[to + c] = in.sixteen()[from + c];
+            sixteen[to + c] = lying.sixteen()[from + c];
           }
         }
       }
     }
-    return new Codes(w, h, eight, sixteen, in.linear(), in.wide());
+    return new Codes(w, end - first, eight, sixteen, lying.linear(), lying.wide());
   }
 
-  private static int source(int x, int y, int w, int h, int orientation) {
+  /** Where a pixel of the upright picture lies. */
+  private int source(int x, int y) {
+    int w = lying.width();
+    int h = lying.height();
     return switch (orientation) {
       case 2 -> y * w + w - 1 - x;
       case 3 -> (h - 1 - y) * w + w - 1 - x;

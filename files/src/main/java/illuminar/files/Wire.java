@@ -15,6 +15,9 @@ import java.util.OptionalDouble;
 final class Wire {
   static final int BUFFER = 1 << 16;
 
+  /** Rows that are sent at a time. */
+  private static final int ROWS = 64;
+
   private static final byte HEADER = 'H';
   private static final byte CAPTURE = 'C';
   private static final byte CODES = 'P';
@@ -95,21 +98,30 @@ final class Wire {
     return new Optics(lens, focal > 0 ? OptionalDouble.of(focal) : OptionalDouble.empty());
   }
 
-  static void codes(Codes codes, DataOutputStream out) throws IOException {
+  /** Turned on the way, some rows at a time: a large picture is nowhere held twice. */
+  static void codes(Upright picture, DataOutputStream out) throws IOException {
+    Codes lying = picture.lying();
     out.writeByte(CODES);
-    out.writeInt(codes.width());
-    out.writeInt(codes.height());
-    out.writeBoolean(codes.is8());
-    out.writeBoolean(codes.linear());
-    out.writeBoolean(codes.wide());
-    if (codes.is8()) {
-      Chunks.write(codes.eight(), out);
-      return;
+    out.writeInt(picture.width());
+    out.writeInt(picture.height());
+    out.writeBoolean(lying.is8());
+    out.writeBoolean(lying.linear());
+    out.writeBoolean(lying.wide());
+    for (int y = 0; y < picture.height(); y += ROWS) {
+      Codes rows = picture.rows(y, Math.min(picture.height(), y + ROWS));
+      if (rows.is8()) {
+        Chunks.write(rows.eight(), out);
+      } else {
+        sixteen(rows.sixteen(), out);
+      }
     }
+  }
+
+  private static void sixteen(short[] codes, DataOutputStream out) throws IOException {
     ByteBuffer some = ByteBuffer.allocate(BUFFER);
-    for (int i = 0; i < codes.sixteen().length; i += BUFFER / 2) {
-      int n = Math.min(BUFFER / 2, codes.sixteen().length - i);
-      some.clear().asShortBuffer().put(codes.sixteen(), i, n);
+    for (int i = 0; i < codes.length; i += BUFFER / 2) {
+      int n = Math.min(BUFFER / 2, codes.length - i);
+      some.clear().asShortBuffer().put(codes, i, n);
       out.write(some.array(), 0, 2 * n);
     }
   }

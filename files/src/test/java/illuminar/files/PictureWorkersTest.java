@@ -116,6 +116,21 @@ class PictureWorkersTest {
   }
 
   @Test
+  void aPictureOfSixteenBitsIsHeldOnce() throws Exception {
+    workers = workers("-Xmx60m", LONG);
+    int w = 3000;
+    int h = 2000;
+    short[] codes = new short[3 * w * h];
+    for (int i = 0; i < codes.length; i++) {
+      codes[i] = (short) (i / 97);
+    }
+    Path tiff = dir.resolve("large.tif");
+    PictureWriter.linearTiff(PictureWriter.image16(w, h, codes), Legend.NONE, tiff);
+    // 36 of the 60 MB
+    assertThat(Arrays.equals(workers.pixels(tiff, "large.tif", ALWAYS).sixteen(), codes)).isTrue();
+  }
+
+  @Test
   void aRefusalComesWithTheNameOfTheFile() throws Exception {
     Path file = Files.writeString(dir.resolve("x"), "no picture at all");
     Files.write(dir.resolve("empty"), new byte[0]);

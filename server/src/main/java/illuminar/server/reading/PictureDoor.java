@@ -20,8 +20,11 @@ import org.springframework.stereotype.Component;
  */
 @Component
 public class PictureDoor {
-  /** What a process may take: a picture of the most pixels that are taken, decoded twice. */
-  private static final String MEMORY = "-Xmx2g";
+  /** What a process may take: the largest pictures, whatever their profile, with 1.5 GB in all. */
+  private static final String MEMORY = "-Xmx1400m";
+
+  /** Nearly all of it is for pictures, which are old at once. */
+  private static final String YOUNG = "-XX:MaxNewSize=48m";
 
   private static final String LAUNCHER =
       "org.springframework.boot.loader.launch.PropertiesLauncher";
@@ -38,6 +41,7 @@ public class PictureDoor {
             List.of(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                 MEMORY,
+                YOUNG,
                 "-Xms16m",
                 "-XX:+UseSerialGC",
                 "-XX:MinHeapFreeRatio=10",
