@@ -34,6 +34,7 @@ export type Numbered = Schemas["Numbered"];
 export type Group = Schemas["Group"];
 export type Balance = Schemas["Balance"];
 export type Finding = Schemas["Finding"];
+export type Speck = Schemas["Speck"];
 export type Thing = Schemas["Thing"];
 export type Control = Schemas["NumberControl"];
 export type Binned = Schemas["Binned"];

@@ -21,6 +21,7 @@ import { sit } from "./state/sitting";
 import { complain, kindOf, useView } from "./state/view";
 import { useViewport } from "./state/viewport";
 import { useWipe } from "./state/wipe";
+import { SpecksList } from "./specks/Specks";
 import { WatchList } from "./watch/Watch";
 
 /** Below this size, as at 200 % zoom on a small screen, the bench is scrolled rather than cut. */
@@ -64,6 +65,7 @@ function Open() {
             <Stages />
             <Shelf />
             <WatchList />
+            <SpecksList />
             <Board />
             <Problem />
             <Alone />

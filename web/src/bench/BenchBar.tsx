@@ -159,7 +159,11 @@ function Switches() {
       <ToggleButton value="z" selected={zebra} onChange={() => useViewport.setState({ zebra: !zebra })}>
         Zebra
       </ToggleButton>
-      <ToggleButton value="h" selected={watching} onChange={() => help({ watching: !watching })}>
+      <ToggleButton
+        value="h"
+        selected={watching}
+        onChange={() => help({ watching: !watching, specks: false })}
+      >
         Watch
       </ToggleButton>
       <ToggleButton value="p" selected={probing} onChange={() => take({ tool: probing ? "look" : "probe" })}>

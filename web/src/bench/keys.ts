@@ -97,7 +97,7 @@ export const KEYS: Key[] = [
   {
     keys: "H",
     does: "watch: halos, mud, overspray",
-    on: { h: () => help({ watching: !useHelpers.getState().watching }) },
+    on: { h: () => help({ watching: !useHelpers.getState().watching, specks: false }) },
   },
   {
     keys: "D",

@@ -32,6 +32,7 @@ interface Spec {
   formats: string[];
   longEdge: number;
   quality: number;
+  sharpness: "NONE" | "SCREEN" | "PRINT";
   copyright?: string;
 }
 
@@ -45,6 +46,13 @@ const SIZES = [
   { edge: 1200, name: "E-mail, 1200 px" },
 ];
 
+/** Sharpening in the pixels that are delivered. */
+const SHARPNESS = [
+  { sharpness: "NONE", name: "As on the bench" },
+  { sharpness: "SCREEN", name: "Sharpened for screens" },
+  { sharpness: "PRINT", name: "Sharpened for print" },
+] as const;
+
 /** Orders a delivery and shows its progress and the finished files. */
 export function Delivery() {
   const { shoot: id = "" } = useParams();
@@ -52,7 +60,12 @@ export function Delivery() {
   const shoot = useShoot(id);
   const session = useSession();
   const formats = useQuery({ queryKey: ["formats"], queryFn: () => data(server.GET("/api/formats")) });
-  const [spec, setSpec] = useState<Spec>({ formats: ["JPEG", "TIFF_16"], longEdge: 0, quality: 92 });
+  const [spec, setSpec] = useState<Spec>({
+    formats: ["JPEG", "TIFF_16"],
+    longEdge: 0,
+    quality: 92,
+    sharpness: "NONE",
+  });
   // what was ticked off stays off when the shoot is read again
   const [off, setOff] = useState<string[]>([]);
   const lined = shoot.data?.views.filter((v) => v.state !== "NEW").map((v) => v.id) ?? [];
@@ -196,6 +209,19 @@ function Specification({
         >
           {SIZES.map((s) => (
             <MenuItem key={s.edge} value={s.edge}>
+              {s.name}
+            </MenuItem>
+          ))}
+        </Select>
+        <Select
+          size="small"
+          value={spec.sharpness}
+          onChange={(e) => onChange({ sharpness: e.target.value })}
+          inputProps={{ "aria-label": "Sharpening" }}
+          sx={{ width: 190 }}
+        >
+          {SHARPNESS.map((s) => (
+            <MenuItem key={s.sharpness} value={s.sharpness}>
               {s.name}
             </MenuItem>
           ))}

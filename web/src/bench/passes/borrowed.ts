@@ -23,8 +23,8 @@ const grips: PassUi["grips"] = ({ move, where }: Pass) => {
   ];
 };
 
-export const borrowed: PassUi[] = ["heal", "clone"].map((kind) => ({
+export const borrowed: PassUi[] = ["heal", "take-out", "clone"].map((kind) => ({
   kind,
   grips,
-  add: begin({ name: "Mark", tool: "brush", joins: true }),
+  add: begin({ name: kind === "take-out" ? "Thing" : "Mark", tool: "brush", joins: true }),
 }));

@@ -7,6 +7,7 @@ import { BoardButton } from "../balance/Board";
 import { CastMapButton } from "../balance/CastMap";
 import { useHistory } from "../state/history";
 import { useView } from "../state/view";
+import { SpecksButton } from "../specks/Specks";
 import { AddMenu } from "./AddMenu";
 import { HoldBefore } from "./HoldBefore";
 import { LightsThatCannot } from "./Lights";
@@ -22,6 +23,7 @@ const HELPERS: Record<string, ComponentType> = {
   Colour: CastMapButton,
   Air: HazeMapButton,
   Balance: BoardButton,
+  Mend: SpecksButton,
 };
 
 /** A stage's passes by their ids, in the order of the recipe. */

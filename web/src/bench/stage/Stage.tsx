@@ -15,6 +15,7 @@ import { useView } from "../state/view";
 import { resize, useViewport } from "../state/viewport";
 import { useWipe } from "../state/wipe";
 import type { Tool } from "../tools/tool";
+import { SpecksMarks } from "../specks/Specks";
 import { WatchMarks } from "../watch/Watch";
 import { BrushRing } from "./BrushRing";
 import { Handles } from "./Handles";
@@ -78,6 +79,7 @@ export function Stage() {
       <HazeMap />
       <Handles />
       <WatchMarks />
+      <SpecksMarks />
       <WipeLine />
       <CropOver />
       <LinesOver />

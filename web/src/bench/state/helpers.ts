@@ -15,11 +15,13 @@ export interface HelperState {
   casts?: Measure;
   /** Whether the picture is looked over for faults. */
   watching: boolean;
+  /** Whether likely dust is listed. */
+  specks: boolean;
   /** Whether times and sizes are shown. */
   details: boolean;
 }
 
-const start: HelperState = { haze: false, watching: false, details: false };
+const start: HelperState = { haze: false, watching: false, specks: false, details: false };
 
 export const useHelpers = create<HelperState>(() => start);
 export const help = useHelpers.setState;

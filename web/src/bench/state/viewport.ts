@@ -96,6 +96,12 @@ export function zoomFit() {
   set({ zoom: { ...get().zoom, fit: true } });
 }
 
+/** Brings a place of the picture to the middle, unless all of it is seen; pixels at full size. */
+export function lookAt({ x, y }: Point) {
+  const { zoom } = get();
+  if (!zoom.fit) set({ zoom: { ...zoom, cx: x, cy: y } });
+}
+
 export function pan(dx: number, dy: number) {
   const g = geometry();
   const z = get().zoom;

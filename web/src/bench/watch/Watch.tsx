@@ -1,4 +1,4 @@
-import { Box, Button, Typography } from "@mui/material";
+import { Button, Typography } from "@mui/material";
 import type { Finding, Pass } from "../../api/types";
 import { focusSoon } from "../../kit/focus";
 import { look } from "../../theme";
@@ -9,6 +9,7 @@ import { recipe as now } from "../state/history";
 import { openStage, WHOLE } from "../state/rail";
 import { kindOf } from "../state/view";
 import { useViewport } from "../state/viewport";
+import { ListOver } from "../stage/ListOver";
 import { usePlace } from "../stage/place";
 import { slopeOfDarks } from "../words";
 import { useFindings } from "./findings";
@@ -62,24 +63,7 @@ function List() {
   const found = useFindings();
   const all = found.data;
   return (
-    <Box
-      component="section"
-      aria-label="Watch"
-      sx={{
-        position: "absolute",
-        right: 12,
-        top: 12,
-        width: 236,
-        maxHeight: "60%",
-        overflowY: "auto",
-        bgcolor: look.card,
-        border: `1px solid ${look.strong}`,
-        p: 1,
-      }}
-    >
-      <Typography variant="h3" component="h2">
-        Watch
-      </Typography>
+    <ListOver name="Watch">
       {found.error && <Typography color={look.alarm}>{found.error.message}</Typography>}
       {!all && !found.error && <Typography color="text.secondary">Looking the picture over…</Typography>}
       {all?.length === 0 && <Typography>No halo, no mud, no overspray, no new line.</Typography>}
@@ -98,7 +82,7 @@ function List() {
           </Typography>
         </Button>
       ))}
-    </Box>
+    </ListOver>
   );
 }
 

@@ -54,6 +54,11 @@ record DemoView(
         anchor);
   }
 
+  /** Codes of the anchor as its file has them. */
+  Codes anchorCodes() {
+    return codes.get(anchor);
+  }
+
   List<Shot> shots() {
     return view.shots();
   }

@@ -84,6 +84,7 @@ final class ViewProof {
     if (view.name().equals("yard-wall")) {
       new ShadowProof(view, truth, table, analysis).all();
     }
+    new MendProof(view.title(), demo.anchorCodes(), table).all();
     regions();
     colour();
     first();

@@ -57,6 +57,72 @@ class MendingTest {
     assertThat(bench.passes("heal")).containsText("to the right");
   }
 
+  /** A large thing is brushed over and filled; how far pieces come from is a control. */
+  @Test
+  void aThingIsTakenOut() {
+    Locator out = bench.add("Take out", "take-out");
+    assertThat(page.getByText("Paint; Alt takes away")).isVisible();
+    double before = bench.brightness(0.5, 0.35);
+    bench.waitForPicture(() -> bench.drag(0.5, 0.3, 0.5, 0.35, 0.5, 0.42));
+    page.waitForCondition(() -> Math.abs(bench.brightness(0.5, 0.35) / before - 1) > 0.02);
+    assertThat(bench.saved()).containsText("Saved");
+    page.keyboard().press("Escape");
+    page.keyboard().press("Escape");
+    bench.open("Mend");
+    assertThat(out).containsText("Take Thing 1 out, filled from what lies about it.");
+    bench.set("Taken from", "3");
+    assertThat(out).containsText("from within 3 × its size");
+    assertThat(bench.saved()).containsText("Saved");
+    bench.reload();
+    assertThat(bench.passes("take-out")).containsText("from within 3 × its size");
+  }
+
+  /** The wall with two specks on it. */
+  private static final String DUSTY =
+      """
+      async (r, post, view) => {
+        r = await (WINDOWS)(r, post, view);
+        for (const [id, x, y] of [['d1', 0.28, 0.52], ['d2', 0.33, 0.56]]) {
+          const shape = { kind: 'ellipse', centre: { x, y }, wide: 0.006, high: 0.006, turn: 0, softness: 0.5 };
+          const part = { id: 'e' + id, combine: 'ADD', shape, feather: 0, strength: 1, invert: false, off: false };
+          r.regions.push({ id, name: 'Speck ' + id, parts: [part], grow: 0, edge: 0, feather: 0, density: 1, invert: false });
+          r.passes.push({ id: 'p' + id, on: true, where: { region: id, outside: false }, strength: 1, why: '', group: '',
+            gate: r.passes[0].gate, move: { kind: 'tone', exposure: -0.5, contrast: 0, highlights: 0, shadows: 0, midtones: 0, follow: 0 } });
+        }
+        return r;
+      }
+      """
+          .replace("WINDOWS", Bench.WINDOWS);
+
+  /** Likely dust is gone through by keys: the first is healed, the second left, also for later. */
+  @Test
+  void dustIsHealedOrLeftByOneKeyEach() {
+    page = bench.begin(DUSTY);
+    bench.open("Mend");
+    bench.button("Look for dust").click();
+    Locator rows = page.locator("[data-speck]");
+    assertThat(rows.first()).isVisible();
+    int all = rows.count();
+    // the room may have small things of its own that look like dust
+    assertThat(all).isBetween(2, 6);
+    assertThat(page.getByTestId("speck-mark")).hasCount(all);
+    rows.first().focus();
+    page.keyboard().press("Enter");
+    assertThat(bench.passes("heal")).containsText("Heal Dust.");
+    for (int left = all - 1; left > 0; left--) {
+      assertThat(rows).hasCount(left);
+      assertThat(rows.first()).isFocused();
+      page.keyboard().press("Delete");
+    }
+    assertThat(page.getByText("Nothing on plain walls or skies looks like dust.")).isVisible();
+    assertThat(bench.saved()).containsText("Saved");
+    bench.reload();
+    bench.open("Mend");
+    assertThat(bench.passes("heal")).containsText("Heal Dust.");
+    bench.button("Look for dust").click();
+    assertThat(page.getByText("Nothing on plain walls or skies looks like dust.")).isVisible();
+  }
+
   /** A hard shadow begins with the loop in hand; where none is seen it says so. */
   @Test
   void aShadowIsLooped() {

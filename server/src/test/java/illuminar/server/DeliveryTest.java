@@ -63,7 +63,7 @@ class DeliveryTest {
     String order =
         "{\"views\":[\""
             + view
-            + "\"],\"formats\":[\"JPEG\",\"TIFF_16\",\"PNG_16\"],\"longEdge\":0,\"quality\":92,\"copyright\":\"© Heathlight\"}";
+            + "\"],\"formats\":[\"JPEG\",\"TIFF_16\",\"PNG_16\"],\"longEdge\":0,\"quality\":92,\"sharpness\":\"SCREEN\",\"copyright\":\"© Heathlight\"}";
     JsonNode job =
         Visitor.JSON.readTree(visitor.post("/api/shoots/" + shoot + "/delivery", order).body());
     assertThat(visitor.done(shoot, job.path("id").asString()).path("state").asString())
@@ -100,6 +100,12 @@ class DeliveryTest {
             + "\"],\"formats\":[\"JPEG\"],\"longEdge\":7,\"quality\":92,\"copyright\":\"\"}";
     assertThat(visitor.post("/api/shoots/" + shoot + "/delivery", size).body())
         .contains("Long edge");
+    String sharp =
+        "{\"views\":[\""
+            + view
+            + "\"],\"formats\":[\"JPEG\"],\"longEdge\":0,\"quality\":92,\"sharpness\":\"LOUD\"}";
+    assertThat(visitor.post("/api/shoots/" + shoot + "/delivery", sharp).statusCode())
+        .isBetween(400, 422);
   }
 
   @Test

@@ -17,9 +17,55 @@ public record Hole(int[] pixels, int left, int top, int right, int end) {
     return new Hole(pixels, left, pixels[0] / width, right, pixels[pixels.length - 1] / width + 1);
   }
 
+  /** The same in a part of its window that holds all of it. */
+  public Hole in(Window all, Window part) {
+    int dx = part.raster().x() - all.raster().x();
+    int dy = part.raster().y() - all.raster().y();
+    int w = all.width();
+    return of(
+        Arrays.stream(pixels).map(i -> (i / w - dy) * part.width() + i % w - dx).toArray(),
+        part.width());
+  }
+
+  /** The same in {@link Window#halved}. */
+  Hole halved(Window window) {
+    int w = window.width();
+    int half = (w + 1) / 2;
+    return of(
+        Arrays.stream(pixels).map(i -> i / w / 2 * half + i % w / 2).distinct().sorted().toArray(),
+        half);
+  }
+
   /** Pixels on the longer side. */
-  int size() {
+  public int size() {
     return Math.max(right - left, end - top);
+  }
+
+  /** Pixels across where it is widest: twice the way from its middle to what is left. */
+  public int thickness(Window window) {
+    int w = window.width();
+    int[] way = new int[window.hole().length];
+    int[] line = new int[way.length];
+    int count = 0;
+    for (int i : rim(window, 1)) {
+      way[i] = 1;
+      line[count++] = i;
+    }
+    int widest = 1;
+    for (int k = 0; k < count; k++) {
+      int i = line[k];
+      for (int v = Math.max(top, i / w - 1); v <= Math.min(end - 1, i / w + 1); v++) {
+        for (int u = Math.max(left, i % w - 1); u <= Math.min(right - 1, i % w + 1); u++) {
+          int next = v * w + u;
+          if (way[next] == 0 && window.hole()[next]) {
+            way[next] = way[i] + 1;
+            widest = Math.max(widest, way[i]);
+            line[count++] = next;
+          }
+        }
+      }
+    }
+    return 2 * widest;
   }
 
   /** The pixels that lie so near beside it, in none. */

@@ -4,6 +4,7 @@ import illuminar.core.analysis.Analysis;
 import illuminar.core.geometry.Laid;
 import illuminar.core.ground.Ground;
 import illuminar.core.ground.Grounds;
+import illuminar.core.pass.work.UnsharpMask;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
@@ -54,6 +55,18 @@ public final class DeliveryRender {
    *     where the picture is turned
    */
   public void deliver(Recipe recipe, double scale, int tileWidth, int tileHeight, Sink sink) {
+    deliver(recipe, scale, OutputSharpness.NONE, tileWidth, tileHeight, sink);
+  }
+
+  /** The same, sharpened in the pixels that are delivered. */
+  public void deliver(
+      Recipe recipe,
+      double scale,
+      OutputSharpness sharpness,
+      int tileWidth,
+      int tileHeight,
+      Sink sink) {
+    UnsharpMask mask = sharpness.mask();
     analysis.frames().ready(recipe.frames(), scale);
     Plan plan = planner.plan(recipe);
     Laid laid = Laid.of(recipe.geometry(), analysis.fullWidth(), analysis.fullHeight());
@@ -75,9 +88,20 @@ public final class DeliveryRender {
                       y,
                       Math.min(tileWidth, whole.width() - x),
                       Math.min(tileHeight, whole.height() - y));
-              sink.tile(
-                  tile,
-                  laid.picture(tile, r -> afresh.picture(plan.ground(), plan.steps(), r, wanted)));
+              Raster read = about(tile, mask.margin(), whole);
+              Picture drawn =
+                  laid.picture(read, r -> afresh.picture(plan.ground(), plan.steps(), r, wanted));
+              mask.apply(drawn);
+              sink.tile(tile, read.equals(tile) ? drawn : drawn.cut(read, tile));
             });
+  }
+
+  /** A tile with what lies so near about it in the whole. */
+  private static Raster about(Raster tile, int margin, Raster whole) {
+    int x0 = Math.max(0, tile.x() - margin);
+    int y0 = Math.max(0, tile.y() - margin);
+    int x1 = Math.min(whole.width(), tile.x() + tile.width() + margin);
+    int y1 = Math.min(whole.height(), tile.y() + tile.height() + margin);
+    return whole.part(x0, y0, x1 - x0, y1 - y0);
   }
 }

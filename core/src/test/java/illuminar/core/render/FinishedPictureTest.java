@@ -34,12 +34,18 @@ class FinishedPictureTest {
   }
 
   private static Picture delivered(Recipe recipe, double scale, int tileWidth, int tileHeight) {
+    return delivered(recipe, scale, OutputSharpness.NONE, tileWidth, tileHeight);
+  }
+
+  private static Picture delivered(
+      Recipe recipe, double scale, OutputSharpness sharpness, int tileWidth, int tileHeight) {
     Raster whole = Projection.of(recipe.geometry(), 720, 480).whole(scale);
     Picture out = Picture.of(whole.width(), whole.height());
     new DeliveryRender(ROOM)
         .deliver(
             recipe,
             scale,
+            sharpness,
             tileWidth,
             tileHeight,
             (tile, p) -> p.into(out, 0, 0, tile.x(), tile.y(), tile.width(), tile.height()));
@@ -58,6 +64,46 @@ class FinishedPictureTest {
     Picture one = delivered(recipe, 1, 2000, 2000);
     assertThat(delivered(recipe, 1, 128, 96).g()).isEqualTo(one.g());
     assertThat(seen(recipe, 1).g()).isEqualTo(one.g());
+  }
+
+  /**
+   * Sharper by the slopes it has; halos go no farther beyond what is about them than is allowed.
+   */
+  @Test
+  void aSmallerDeliveryIsSharpenedInItsOwnPixels() {
+    Recipe recipe = recipe(TILTED);
+    Picture soft = delivered(recipe, 0.5, OutputSharpness.NONE, 2000, 2000);
+    Picture screen = delivered(recipe, 0.5, OutputSharpness.SCREEN, 2000, 2000);
+    Picture print = delivered(recipe, 0.5, OutputSharpness.PRINT, 2000, 2000);
+    assertThat(slopes(screen)).isGreaterThan(1.03 * slopes(soft));
+    assertThat(slopes(print)).isGreaterThan(1.03 * slopes(screen));
+    assertThat(delivered(recipe, 0.5, OutputSharpness.PRINT, 64, 48).g()).isEqualTo(print.g());
+    int w = soft.width();
+    for (int y = 2; y < soft.height() - 2; y++) {
+      for (int x = 2; x < w - 2; x++) {
+        double least = 100;
+        double most = 0;
+        for (int k = 0; k < 9; k++) {
+          double l = l(soft, (y + k / 3 - 1) * w + x + k % 3 - 1);
+          least = Math.min(least, l);
+          most = Math.max(most, l);
+        }
+        double room = 0.08 * (most - least) + 0.05;
+        assertThat(l(print, y * w + x)).isBetween(least - room, most + room);
+      }
+    }
+  }
+
+  private static double l(Picture p, int i) {
+    return Lab.ofWork(p.r()[i], p.g()[i], p.b()[i]).l();
+  }
+
+  private static double slopes(Picture p) {
+    double sum = 0;
+    for (int i = 1; i < p.g().length; i++) {
+      sum += Math.abs(l(p, i) - l(p, i - 1));
+    }
+    return sum;
   }
 
   /** CIEDE2000 mean 0.5 and 99th percentile 2.0 are the product's own bounds, no source. */

@@ -1,5 +1,6 @@
 package illuminar.server.delivery;
 
+import illuminar.core.render.OutputSharpness;
 import java.util.List;
 import java.util.UUID;
 
@@ -9,9 +10,15 @@ import java.util.UUID;
  * @param formats ids of formats
  * @param longEdge pixels of the long edge, 0 for full size
  * @param quality percent, for formats with loss
+ * @param sharpness in delivered pixels; none where an order says nothing of it
  */
 record DeliveryOrder(
-    List<UUID> views, List<String> formats, int longEdge, int quality, String copyright) {
+    List<UUID> views,
+    List<String> formats,
+    int longEdge,
+    int quality,
+    OutputSharpness sharpness,
+    String copyright) {
   private static final int LEAST_EDGE = 64;
   private static final int MOST_EDGE = 30_000;
   private static final int LEAST_QUALITY = 40;
@@ -20,6 +27,7 @@ record DeliveryOrder(
   DeliveryOrder {
     views = views == null ? List.of() : List.copyOf(views);
     formats = formats == null ? List.of() : List.copyOf(formats);
+    sharpness = sharpness == null ? OutputSharpness.NONE : sharpness;
     copyright = copyright == null ? "" : copyright.strip();
     if (views.isEmpty() || formats.isEmpty()) {
       throw new IllegalArgumentException("Choose at least one view and one format.");

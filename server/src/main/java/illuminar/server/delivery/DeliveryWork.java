@@ -120,7 +120,11 @@ class DeliveryWork implements Work {
     Recipe recipe = recipes.state(job.studioId(), view.id()).recipe();
     Finished finished =
         new Finished(
-            open.analysis(view), recipe, order.longEdge(), legend(view, recipe, order.copyright()));
+            open.analysis(view),
+            recipe,
+            order.longEdge(),
+            order.sharpness(),
+            legend(view, recipe, order.copyright()));
     store.write(
         place,
         file -> format.write(finished, order.quality() / 100.0, file),

@@ -1,5 +1,6 @@
 package illuminar.server.description;
 
+import illuminar.core.recipe.Recipe;
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.Schema;
@@ -7,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.springdoc.core.customizers.OpenApiCustomizer;
+import org.springdoc.core.utils.SpringDocUtils;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
@@ -15,6 +17,11 @@ import org.springframework.context.annotation.Configuration;
  */
 @Configuration
 class ApiDescription {
+  static {
+    // what recipes are made of is told by the catalogue, not by their classes
+    SpringDocUtils.getConfig()
+        .replaceWithSchema(Recipe.class, new Schema<>().$ref("#/components/schemas/Recipe"));
+  }
 
   @Bean
   OpenApiCustomizer recipeSchemas() {

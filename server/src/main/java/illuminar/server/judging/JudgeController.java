@@ -13,6 +13,7 @@ import illuminar.core.render.PreviewSession;
 import illuminar.core.render.Trim;
 import illuminar.core.watch.Finding;
 import illuminar.core.watch.LiftedDarks;
+import illuminar.core.watch.Specks;
 import illuminar.core.watch.Watch;
 import illuminar.server.account.Member;
 import illuminar.server.recipe.RecipeJson;
@@ -53,13 +54,8 @@ class JudgeController {
   /** Halos, mud and overspray of the picture. */
   @PostMapping("/watch")
   List<Finding> watch(
-      @AuthenticationPrincipal Member member,
-      @PathVariable UUID id,
-      @io.swagger.v3.oas.annotations.parameters.RequestBody(
-              content = @Content(schema = @Schema(ref = "#/components/schemas/Recipe")))
-          @RequestBody
-          String recipe) {
-    return Watch.over(session(member, id), json.read(recipe));
+      @AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestBody Recipe recipe) {
+    return Watch.over(session(member, id), recipe);
   }
 
   /** What a pass leaves of the texture in the darks that it lifts. */
@@ -68,11 +64,15 @@ class JudgeController {
       @AuthenticationPrincipal Member member,
       @PathVariable UUID id,
       @PathVariable String pass,
-      @io.swagger.v3.oas.annotations.parameters.RequestBody(
-              content = @Content(schema = @Schema(ref = "#/components/schemas/Recipe")))
-          @RequestBody
-          String recipe) {
-    return LiftedDarks.by(session(member, id), json.read(recipe), pass);
+      @RequestBody Recipe recipe) {
+    return LiftedDarks.by(session(member, id), recipe, pass);
+  }
+
+  /** Likely dust, sensor marks and glints in the picture. */
+  @PostMapping("/specks")
+  List<Specks.Speck> specks(
+      @AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestBody Recipe recipe) {
+    return Specks.in(session(member, id), recipe);
   }
 
   /**
@@ -86,23 +86,15 @@ class JudgeController {
       @AuthenticationPrincipal Member member,
       @PathVariable UUID id,
       @PathVariable String pass,
-      @io.swagger.v3.oas.annotations.parameters.RequestBody(
-              content = @Content(schema = @Schema(ref = "#/components/schemas/Recipe")))
-          @RequestBody
-          String recipe) {
-    return new Idle(session(member, id).idle(json.read(recipe), pass).orElse(""));
+      @RequestBody Recipe recipe) {
+    return new Idle(session(member, id).idle(recipe, pass).orElse(""));
   }
 
   /** Moving things and the frame that each is taken from. */
   @PostMapping("/moving")
   List<MovingThings.Thing> moving(
-      @AuthenticationPrincipal Member member,
-      @PathVariable UUID id,
-      @io.swagger.v3.oas.annotations.parameters.RequestBody(
-              content = @Content(schema = @Schema(ref = "#/components/schemas/Recipe")))
-          @RequestBody
-          String recipe) {
-    Ground ground = json.read(recipe).ground();
+      @AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestBody Recipe recipe) {
+    Ground ground = recipe.ground();
     return ground instanceof Ground.Several
         ? Grounds.of(ground, session(member, id).analysis()).things()
         : List.of();
@@ -133,7 +125,7 @@ class JudgeController {
    *
    * @param said one line on what was found
    */
-  record Proposed(@Schema(ref = "#/components/schemas/Recipe") Recipe recipe, String said) {}
+  record Proposed(Recipe recipe, String said) {}
 
   /** The stages for which something can be proposed. */
   @GetMapping("/proposals")
@@ -151,11 +143,8 @@ class JudgeController {
       @AuthenticationPrincipal Member member,
       @PathVariable UUID id,
       @PathVariable String stage,
-      @io.swagger.v3.oas.annotations.parameters.RequestBody(
-              content = @Content(schema = @Schema(ref = "#/components/schemas/Recipe")))
-          @RequestBody
-          String recipe) {
-    Proposal made = FirstVersion.propose(stage, json.read(recipe), session(member, id));
+      @RequestBody Recipe recipe) {
+    Proposal made = FirstVersion.propose(stage, recipe, session(member, id));
     return json.write(new Proposed(made.recipe(), made.said()));
   }
 
@@ -167,14 +156,11 @@ class JudgeController {
       @AuthenticationPrincipal Member member,
       @PathVariable UUID id,
       @PathVariable String pass,
-      @io.swagger.v3.oas.annotations.parameters.RequestBody(
-              content = @Content(schema = @Schema(ref = "#/components/schemas/Recipe")))
-          @RequestBody
-          String recipe)
+      @RequestBody Recipe recipe)
       throws IOException {
     PreviewSession session = session(member, id);
     Raster raster = session.analysis().raster();
-    Plane told = session.map(json.read(recipe), pass, raster).plane();
+    Plane told = session.map(recipe, pass, raster).plane();
     BufferedImage image =
         new BufferedImage(raster.width(), raster.height(), BufferedImage.TYPE_INT_ARGB);
     for (int i = 0; i < told.data().length; i++) {
@@ -195,12 +181,8 @@ class JudgeController {
       @AuthenticationPrincipal Member member,
       @PathVariable UUID id,
       @PathVariable String region,
-      @io.swagger.v3.oas.annotations.parameters.RequestBody(
-              content = @Content(schema = @Schema(ref = "#/components/schemas/Recipe")))
-          @RequestBody
-          String recipe) {
-    Recipe whole = json.read(recipe);
-    return json.write(Trim.of(session(member, id), whole, region));
+      @RequestBody Recipe recipe) {
+    return json.write(Trim.of(session(member, id), recipe, region));
   }
 
   private static byte[] png(BufferedImage image) throws IOException {

@@ -5,6 +5,7 @@ import illuminar.core.ground.Ground;
 import illuminar.core.pass.Gate;
 import illuminar.core.pass.PassKind;
 import illuminar.core.pass.kinds.Catalogue;
+import illuminar.core.recipe.Recipe;
 import illuminar.core.region.Shape;
 import illuminar.server.account.Member;
 import illuminar.server.web.Problem;
@@ -119,11 +120,8 @@ class RecipeController {
       @AuthenticationPrincipal Member member,
       @PathVariable UUID id,
       @RequestHeader(name = "If-Match", required = false) String match,
-      @io.swagger.v3.oas.annotations.parameters.RequestBody(
-              content = @Content(schema = @Schema(ref = "#/components/schemas/Recipe")))
-          @RequestBody
-          String body) {
-    return answer(service.change(member.studio(), id, edition(match), json.read(body)));
+      @RequestBody Recipe recipe) {
+    return answer(service.change(member.studio(), id, edition(match), recipe));
   }
 
   @PostMapping(value = "/views/{id}/undo", produces = MediaType.APPLICATION_JSON_VALUE)

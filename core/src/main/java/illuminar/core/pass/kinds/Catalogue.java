@@ -37,6 +37,7 @@ public final class Catalogue {
           EvenOut.class,
           LiftShadow.class,
           Heal.class,
+          TakeOut.class,
           CloneOver.class,
           DodgeBurn.class,
           ReduceNoise.class,

@@ -2,26 +2,18 @@ package illuminar.core.pass.kinds;
 
 import illuminar.core.control.Control;
 import illuminar.core.control.Numbers;
-import illuminar.core.filter.Gauss;
-import illuminar.core.filter.Nearby;
 import illuminar.core.pass.Kind;
 import illuminar.core.pass.Move;
 import illuminar.core.pass.PassInput;
 import illuminar.core.pass.PreparedPass;
 import illuminar.core.pass.Stage;
 import illuminar.core.pass.Tile;
-import illuminar.core.picture.LabPlanes;
+import illuminar.core.pass.work.UnsharpMask;
 import illuminar.core.picture.Picture;
-import illuminar.core.picture.Plane;
 
 /**
- * Sharper by the unsharp mask on lightness: what a pixel's L* has beyond the Gaussian mean about it
- * is added once more, hue and saturation held.
- *
- * <p>Unsharp mask: common practice; amount, radius and tones as photographers of interiors set them
- * (sharpened darks are sharpened noise, sharpened lights get hard rims). A pixel goes beyond the
- * lightest and the darkest about it by no more than a share of what lies between the two, so an
- * edge's halo has a limit.
+ * Sharper by the {@link UnsharpMask}: amount, radius and tones as photographers of interiors set
+ * them (sharpened darks are sharpened noise, sharpened lights get hard rims).
  *
  * @param amount of what is added
  * @param radius standard deviation of the mean, pixels at full size
@@ -84,9 +76,6 @@ public record Sharpen(
         double limit)
     implements Move {
 
-  /** Pixels of the raster below which the mean is the pixel itself. */
-  private static final double LEAST = 0.25;
-
   public Sharpen {
     Numbers.check(Sharpen.class, "amount", amount);
     Numbers.check(Sharpen.class, "radius", radius);
@@ -102,47 +91,22 @@ public record Sharpen(
 
   private record Work(Sharpen sharpen) implements PreparedPass.OnLight {
 
-    @Override
-    public int margin(double scale) {
-      double sigma = sharpen.radius * scale;
-      return sigma < LEAST ? 0 : Math.max(Gauss.reach(sigma), about(sigma));
+    private UnsharpMask mask(double scale) {
+      return new UnsharpMask(
+          sharpen.radius * scale,
+          sharpen.amount * sharpen.light,
+          sharpen.amount * sharpen.dark,
+          sharpen.limit);
     }
 
-    /** Pixels within which the lightest and the darkest are looked for. */
-    private static int about(double sigma) {
-      return Math.max(1, (int) Math.round(sigma));
+    @Override
+    public int margin(double scale) {
+      return mask(scale).margin();
     }
 
     @Override
     public void apply(Tile tile, Picture p) {
-      double sigma = sharpen.radius * tile.raster().scale();
-      if (tile.empty() || sigma < LEAST || sharpen.amount == 0) {
-        return;
-      }
-      int w = tile.raster().width();
-      Plane own = LabPlanes.lightness(p);
-      float[] mean = Gauss.smooth(own, sigma).data();
-      float[] least = Nearby.least(own, about(sigma)).data();
-      float[] most = Nearby.greatest(own, about(sigma)).data();
-      float light = (float) (sharpen.amount * sharpen.light);
-      float dark = (float) (sharpen.amount * sharpen.dark);
-      float limit = (float) sharpen.limit;
-      tile.rows(
-          p,
-          (j, from, to, amount) -> {
-            for (int x = from; x < to; x++) {
-              int i = j * w + x;
-              float l = own.data()[i];
-              float beyond = l - mean[i];
-              float sharp = l + beyond * (beyond > 0 ? light : dark);
-              float room = limit * (most[i] - least[i]);
-              sharp = Math.max(least[i] - room, Math.min(most[i] + room, sharp));
-              float y = p.luminanceAt(i);
-              amount[x] =
-                  y > 0 ? 1 + amount[x] * (LabPlanes.luminance(Math.max(0, sharp)) / y - 1) : 1;
-            }
-            p.multiply(j * w, amount, from, to);
-          });
+      mask(tile.raster().scale()).apply(tile, p);
     }
   }
 }

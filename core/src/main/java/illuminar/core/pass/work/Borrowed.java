@@ -1,9 +1,11 @@
 package illuminar.core.pass.work;
 
-import illuminar.core.colour.Stops;
+import illuminar.core.mend.Assembly;
+import illuminar.core.mend.Fit;
 import illuminar.core.mend.Hole;
 import illuminar.core.mend.Likeness;
 import illuminar.core.mend.Membrane;
+import illuminar.core.mend.Pieces;
 import illuminar.core.mend.Window;
 import illuminar.core.pass.PassInput;
 import illuminar.core.pass.PreparedPass;
@@ -17,13 +19,21 @@ import java.util.Optional;
 
 /**
  * Holes mended with what the picture shows elsewhere. Where from is found once, on the analysis
- * grid, and is a whole number of pixels at full size, where nothing is resampled.
+ * grid, made exact on finer pixels, and is a whole number of pixels at full size, where nothing is
+ * resampled.
  */
 public final class Borrowed implements PreparedPass.OnLight {
-  /** How far about a region is looked for sources, by its own size; cells of the small grid. */
+  /** How far about a hole is looked for sources, by its own size. */
   private static final double ABOUT = 1.5;
 
-  private static final int LEAST_ABOUT = 6;
+  /** Pixels of the analysis grid that are looked at in any case. */
+  private static final int LEAST_ABOUT = 16;
+
+  /** A hole that is so many times as long as it is thick is a line. */
+  private static final int LINE = 4;
+
+  /** Pixels of a window in which ways are made exact, at most. */
+  private static final long MOST_FINE = 3_000_000;
 
   /** A hole that is more of the picture has no source beside it. */
   private static final double MOST = 0.25;
@@ -39,60 +49,27 @@ public final class Borrowed implements PreparedPass.OnLight {
   private final int fullWidth;
   private final int fullHeight;
 
-  /** Pixels of the analysis grid about a hole in which its region may still show. */
-  private static final int EDGE = 3;
-
-  /**
-   * One hole and where it is mended from.
-   *
-   * @param x way to the source, pixels at full size; {@code y} likewise
-   * @param window where the hole's window lies
-   * @param membrane what the source is brightened by; nothing for a source that stays as it is
-   */
-  private record Patch(int x, int y, Raster window, Hole hole, Optional<Membrane> membrane) {
-
-    static Patch of(Window window, Hole hole, Likeness.Way way, boolean meets) {
-      Raster at = window.raster();
-      return new Patch(
-          (int) Math.round(way.x() / at.scale()),
-          (int) Math.round(way.y() / at.scale()),
-          at,
-          hole,
-          meets ? Optional.of(Membrane.of(window, hole, way)) : Optional.empty());
-    }
-
-    /** The pixels of a raster in which its hole lies, and some about it. */
-    Optional<Raster> within(Raster raster) {
-      double k = raster.scale() / window.scale();
-      int x0 = (int) Math.floor((window.x() + hole.left() - EDGE) * k) - raster.x();
-      int y0 = (int) Math.floor((window.y() + hole.top() - EDGE) * k) - raster.y();
-      int x1 = (int) Math.ceil((window.x() + hole.right() + EDGE) * k) - raster.x();
-      int y1 = (int) Math.ceil((window.y() + hole.end() + EDGE) * k) - raster.y();
-      x0 = Math.max(0, x0);
-      y0 = Math.max(0, y0);
-      x1 = Math.min(raster.width(), x1);
-      y1 = Math.min(raster.height(), y1);
-      return x0 < x1 && y0 < y1
-          ? Optional.of(raster.part(x0, y0, x1 - x0, y1 - y0))
-          : Optional.empty();
-    }
-
-    /** Brightens a source's colour for a pixel of a raster. */
-    void meet(Raster at, int x, int y, float[] colour) {
-      if (membrane.isPresent()) {
-        Membrane m = membrane.get();
-        double s = window.scale();
-        float u = (float) ((at.fullX(x) + 0.5) * s - 0.5 - window.x() - m.left());
-        float v = (float) ((at.fullY(y) + 0.5) * s - 0.5 - window.y() - m.top());
-        for (int c = 0; c < 3; c++) {
-          colour[c] *= Stops.light(m.stops()[c].sample(u, v));
-        }
-      }
-    }
+  /** Whether sources are made to meet what lies about a hole, and whether it may take several. */
+  private enum How {
+    /** One source as it is. */
+    AS_IT_IS,
+    /** One source that is made to meet what lies about it; several for a line. */
+    MET,
+    /** Pieces that are made to meet it and each other. */
+    PIECES
   }
 
-  /** What was asked for. */
-  private record Asked(double across, double down, boolean meets) {}
+  /**
+   * What was asked for.
+   *
+   * @param across way to the source, share of the long edge; 0 with {@code down} to have it found
+   * @param about how far about a place is looked, by its size
+   */
+  private record Asked(double across, double down, How how, double about) {
+    boolean placed() {
+      return across != 0 || down != 0;
+    }
+  }
 
   private Borrowed(List<Patch> patches, String idle, int fullWidth, int fullHeight) {
     this.patches = patches;
@@ -102,41 +79,120 @@ public final class Borrowed implements PreparedPass.OnLight {
   }
 
   /**
+   * Each place from one source.
+   *
    * @param across way to the source, share of the long edge; 0 with {@code down} to have it found
-   * @param meets whether the source is made to meet what lies about the hole
+   * @param meets whether it is made to meet what lies about the place
    */
   public static Borrowed of(PassInput below, double across, double down, boolean meets) {
-    return below.keep(
-        Borrowed.class, new Asked(across, down, meets), () -> found(below, across, down, meets));
+    return kept(below, new Asked(across, down, meets ? How.MET : How.AS_IT_IS, ABOUT));
   }
 
-  private static Borrowed found(PassInput below, double across, double down, boolean meets) {
+  /**
+   * Each place from pieces of what lies about it.
+   *
+   * @param about how far, by the place's size
+   */
+  public static Borrowed pieces(PassInput below, double about) {
+    return kept(below, new Asked(0, 0, How.PIECES, about));
+  }
+
+  private static Borrowed kept(PassInput below, Asked asked) {
+    return below.keep(Borrowed.class, asked, () -> found(below, asked));
+  }
+
+  private static Borrowed found(PassInput below, Asked asked) {
     int width = below.analysis().fullWidth();
     int height = below.analysis().fullHeight();
     List<Patch> patches = new ArrayList<>();
     String idle = "";
-    Optional<Raster> raster = window(below, Math.max(Math.abs(across), Math.abs(down)));
+    Optional<Raster> raster = window(below, asked);
     if (raster.isPresent()) {
       Raster at = raster.get();
-      Window window = Window.of(at, below.picture(at), below.share(at).copy());
-      for (Hole hole : window.holes()) {
+      Window all = Window.of(at, below.picture(at), below.share(at).copy());
+      for (Hole hole : all.holes()) {
         if (hole.pixels().length >= MOST * below.analysis().raster().pixels()) {
           idle = TOO_LARGE;
           continue;
         }
-        Optional<Likeness.Way> way = way(window, hole, across, down, Math.max(width, height));
-        if (way.isEmpty()) {
+        double longEdge = Math.max(width, height) * at.scale();
+        Window window = all.about(hole, reach(all, hole, asked, longEdge));
+        Optional<Pieces> pieces = pieces(window, hole.in(all, window), asked, longEdge);
+        if (pieces.isEmpty()) {
           idle = NO_SOURCE;
         } else {
-          patches.add(Patch.of(window, hole, way.get(), meets));
+          patches.add(patch(below, window, pieces.get(), asked));
         }
       }
     }
     return new Borrowed(List.copyOf(patches), idle, width, height);
   }
 
+  /**
+   * How far about a hole is looked, as far as a placed source at least; pixels of its window.
+   *
+   * @param longEdge of the view, in such pixels
+   */
+  private static int reach(Window window, Hole hole, Asked asked, double longEdge) {
+    double size = severally(window, hole, asked) ? Math.sqrt(hole.pixels().length) : hole.size();
+    double way = Math.max(Math.abs(asked.across), Math.abs(asked.down)) * longEdge;
+    return (int) Math.ceil(Math.max(LEAST_ABOUT, asked.about * size) + way);
+  }
+
+  /** Whether a hole is mended with several pieces. */
+  private static boolean severally(Window window, Hole hole, Asked asked) {
+    // a line runs past many things, and no other place is like all of it
+    boolean line = asked.how == How.MET && hole.size() > LINE * hole.thickness(window);
+    return !asked.placed() && (line || asked.how == How.PIECES);
+  }
+
+  private static Optional<Pieces> pieces(Window window, Hole hole, Asked asked, double longEdge) {
+    if (asked.placed()) {
+      Pieces.Way way = new Pieces.Way(asked.across, asked.down).times(longEdge);
+      return Optional.of(Pieces.whole(hole, way));
+    }
+    return severally(window, hole, asked)
+        ? Assembly.of(window, hole)
+        : Likeness.of(window, hole).map(w -> Pieces.whole(hole, new Pieces.Way(w.x(), w.y())));
+  }
+
+  /** The window in the finest pixels that are not too many; nothing where they are no finer. */
+  private static Optional<Window> finer(PassInput below, Raster at) {
+    int factor = (int) Math.floor(1 / at.scale() + 1e-9);
+    while (factor > 1 && (long) at.pixels() * factor * factor > MOST_FINE) {
+      factor--;
+    }
+    if (factor <= 1) {
+      return Optional.empty();
+    }
+    Raster fine = at.finer(factor);
+    return Optional.of(Window.of(fine, below.picture(fine), below.share(fine).copy()));
+  }
+
+  private static Patch patch(PassInput below, Window window, Pieces pieces, Asked asked) {
+    double s = window.raster().scale();
+    Optional<Window> fine = asked.placed() ? Optional.empty() : finer(below, window.raster());
+    List<Pieces.Way> full =
+        fine.map(f -> rounded(Fit.of(window, pieces, f), f.raster().scale()))
+            .orElseGet(() -> rounded(pieces.ways(), s));
+    Pieces fitted = pieces.by(full.stream().map(w -> w.times(s)).toList());
+    return new Patch(
+        window.raster(),
+        pieces.hole(),
+        full,
+        pieces.cells(window.width(), Patch.EDGE),
+        asked.how == How.AS_IT_IS ? Optional.empty() : Optional.of(Membrane.of(window, fitted)));
+  }
+
+  /** Whole pixels at full size, so that nothing is resampled there. */
+  private static List<Pieces.Way> rounded(List<Pieces.Way> ways, double scale) {
+    return ways.stream()
+        .map(w -> new Pieces.Way(Math.rint(w.x() / scale), Math.rint(w.y() / scale)))
+        .toList();
+  }
+
   /** The region and what lies about it on the analysis grid. */
-  private static Optional<Raster> window(PassInput below, double way) {
+  private static Optional<Raster> window(PassInput below, Asked asked) {
     Coverage region = below.region();
     int[] box = region.box();
     if (box[0] >= box[2]) {
@@ -144,8 +200,9 @@ public final class Borrowed implements PreparedPass.OnLight {
     }
     double k = below.analysis().raster().width() / (double) region.width();
     int size = Math.max(box[2] - box[0], box[3] - box[1]);
+    double way = Math.max(Math.abs(asked.across), Math.abs(asked.down));
     int about =
-        (int) Math.ceil(Math.max(LEAST_ABOUT, ABOUT * size) * k)
+        (int) Math.ceil(Math.max(LEAST_ABOUT, asked.about * size) * k)
             + (int) Math.ceil(way * below.analysis().raster().width());
     Raster grid = below.analysis().raster();
     int x0 = Math.max(0, (int) (box[0] * k) - about);
@@ -153,15 +210,6 @@ public final class Borrowed implements PreparedPass.OnLight {
     int x1 = Math.min(grid.width(), (int) Math.ceil(box[2] * k) + about);
     int y1 = Math.min(grid.height(), (int) Math.ceil(box[3] * k) + about);
     return Optional.of(grid.part(x0, y0, x1 - x0, y1 - y0));
-  }
-
-  private static Optional<Likeness.Way> way(
-      Window window, Hole hole, double across, double down, int longEdge) {
-    if (across == 0 && down == 0) {
-      return Likeness.of(window, hole);
-    }
-    double k = longEdge * window.raster().scale();
-    return Optional.of(new Likeness.Way((int) Math.round(across * k), (int) Math.round(down * k)));
   }
 
   /** Said as well where only some of the places are not mended. */
@@ -181,85 +229,9 @@ public final class Borrowed implements PreparedPass.OnLight {
       return;
     }
     float[] amounts = tile.amounts(p);
+    Raster all = Raster.whole(fullWidth, fullHeight, tile.raster().scale());
     for (Patch patch : patches) {
-      patch.within(tile.raster()).ifPresent(at -> mend(patch, at, tile, amounts, p));
-    }
-  }
-
-  private void mend(Patch patch, Raster at, Tile tile, float[] amounts, Picture p) {
-    Raster raster = tile.raster();
-    double s = at.scale();
-    Source source = Source.of(tile, at, patch.x * s, patch.y * s, fullWidth, fullHeight);
-    float[] colour = new float[3];
-    for (int y = 0; y < at.height(); y++) {
-      for (int x = 0; x < at.width(); x++) {
-        int i = (y + at.y() - raster.y()) * raster.width() + x + at.x() - raster.x();
-        if (amounts[i] > 0) {
-          source.read(x, y, colour);
-          patch.meet(at, x, y, colour);
-          p.mix(i, colour, amounts[i]);
-        }
-      }
-    }
-  }
-
-  /**
-   * The picture below, a way from a rectangle; between pixels by Catmull and Rom's cubic, pixels
-   * beyond the view repeat its edge.
-   */
-  private record Source(Picture picture, int left, int top, float[] across, float[] down) {
-
-    static Source of(Tile tile, Raster at, double x, double y, int fullWidth, int fullHeight) {
-      int wholeX = (int) Math.floor(x + 1e-6);
-      int wholeY = (int) Math.floor(y + 1e-6);
-      Raster all = Raster.whole(fullWidth, fullHeight, at.scale());
-      int x0 = held(at.x() + wholeX - 1, all.width());
-      int y0 = held(at.y() + wholeY - 1, all.height());
-      int x1 = held(at.x() + at.width() + wholeX + 1, all.width());
-      int y1 = held(at.y() + at.height() + wholeY + 1, all.height());
-      Raster raster = all.part(x0, y0, x1 - x0 + 1, y1 - y0 + 1);
-      return new Source(
-          tile.below().apply(raster),
-          at.x() + wholeX - x0,
-          at.y() + wholeY - y0,
-          weights((float) Math.max(0, x - wholeX)),
-          weights((float) Math.max(0, y - wholeY)));
-    }
-
-    private static int held(int v, int size) {
-      return Math.max(0, Math.min(size - 1, v));
-    }
-
-    private static float[] weights(float t) {
-      if (t < 1e-4f) {
-        return new float[] {0, 1, 0, 0};
-      }
-      return new float[] {
-        ((-0.5f * t + 1) * t - 0.5f) * t,
-        (1.5f * t - 2.5f) * t * t + 1,
-        ((-1.5f * t + 2) * t + 0.5f) * t,
-        (0.5f * t - 0.5f) * t * t
-      };
-    }
-
-    void read(int x, int y, float[] out) {
-      int w = picture.width();
-      float r = 0;
-      float g = 0;
-      float b = 0;
-      for (int v = 0; v < 4; v++) {
-        int row = held(top + y + v - 1, picture.height()) * w;
-        for (int u = 0; u < 4 && down[v] != 0; u++) {
-          int i = row + held(left + x + u - 1, w);
-          float share = down[v] * across[u];
-          r += picture.r()[i] * share;
-          g += picture.g()[i] * share;
-          b += picture.b()[i] * share;
-        }
-      }
-      out[0] = r;
-      out[1] = g;
-      out[2] = b;
+      patch.within(tile.raster()).ifPresent(at -> patch.mend(at, tile, amounts, p, all));
     }
   }
 }

@@ -1,33 +1,22 @@
 package illuminar.core.pass.kinds;
 
+import static illuminar.core.pass.kinds.Marked.WHOLE;
+import static illuminar.core.pass.kinds.Marked.lab;
+import static illuminar.core.pass.kinds.Marked.recipe;
+import static illuminar.core.pass.kinds.Marked.seen;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import illuminar.core.analysis.Analysis;
-import illuminar.core.colour.Lab;
-import illuminar.core.ground.Ground;
-import illuminar.core.pass.Gate;
 import illuminar.core.pass.Move;
-import illuminar.core.pass.Pass;
-import illuminar.core.pass.Where;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Point;
 import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
-import illuminar.core.region.Part;
-import illuminar.core.region.Region;
 import illuminar.core.region.part.Ellipse;
 import illuminar.core.render.DeliveryRender;
-import illuminar.core.render.PreviewSession;
-import illuminar.core.render.RenderCache;
-import java.util.Arrays;
-import java.util.List;
 import java.util.Random;
-import org.bytedeco.javacpp.BytePointer;
-import org.bytedeco.opencv.global.opencv_core;
-import org.bytedeco.opencv.global.opencv_photo;
-import org.bytedeco.opencv.opencv_core.Mat;
 import org.junit.jupiter.api.Test;
 
 /** Things painted in and taken out again, beside the scene without them. */
@@ -45,12 +34,16 @@ class MendTest {
     return Math.hypot(x - X, y - Y) < R - 2;
   }
 
+  private static Marked marked(Painted.Scene scene) {
+    return new Marked(scene, MendTest::thing, (x, y) -> Math.hypot(x - X, y - Y) < R);
+  }
+
   private static Painted.Scene with(Painted.Scene scene) {
-    return (x, y, c) -> thing(x, y) ? 25 + 10 * c : scene.code(x, y, c);
+    return marked(scene).shown();
   }
 
   /** Plaster in the light of a lamp, with the grain of a roller. */
-  private static final Painted.Scene PLAIN = plain(3);
+  static final Painted.Scene PLAIN = plain(3);
 
   private static Painted.Scene plain(int seed) {
     int[] grain = new Random(seed).ints(W * H, -2, 3).toArray();
@@ -58,7 +51,7 @@ class MendTest {
   }
 
   /** Boards with joints and streaks along them. */
-  private static final Painted.Scene BOARDS = boards(5);
+  static final Painted.Scene BOARDS = boards(5);
 
   private static Painted.Scene boards(int seed) {
     int[] streak = new Random(seed).ints(H, -9, 10).toArray();
@@ -67,73 +60,16 @@ class MendTest {
         y % 24 == 0 ? 60 : 150 - 25 * c + streak[y] + grain[y * W + x] + (x - 120) / 8;
   }
 
-  private static Recipe recipe(Move move, Ellipse... where) {
-    List<Part> parts =
-        Arrays.stream(where).map(e -> new Part("e" + e.hashCode(), Part.Combine.ADD, e)).toList();
-    return new Recipe(
-        new Ground.OneFrame("a"),
-        List.of(new Region("r", "Mark", parts, 0, false)),
-        List.of(new Pass("p", true, move, new Where("r", false), Gate.ALL, 1, "")));
-  }
-
   private static Ellipse about(double x, double y, double radius) {
     return new Ellipse(new Point((x + 0.5) / W, (y + 0.5) / W), radius / W, radius / W, 0, 0.1);
   }
 
-  private static Picture seen(Analysis view, Recipe recipe, Raster raster) {
-    return new PreviewSession(view, new RenderCache(20_000_000)).picture(recipe, raster);
-  }
-
-  private static final Raster WHOLE = Raster.whole(W, H, 1);
-
   private static Picture mended(Painted.Scene scene, Move move) {
-    return seen(Painted.view(with(scene)), recipe(move, about(X, Y, R)), WHOLE);
+    return marked(scene).mended(move, about(X, Y, R));
   }
 
-  /** Mean CIEDE2000 where the thing was. */
   private static double left(Picture p, Painted.Scene scene) {
-    Picture truth = Painted.picture(Painted.view(scene));
-    double sum = 0;
-    int n = 0;
-    for (int i = 0; i < W * H; i++) {
-      if (thing(i % W, i / W)) {
-        sum += lab(p, i).difference(lab(truth, i));
-        n++;
-      }
-    }
-    return sum / n;
-  }
-
-  private static Lab lab(Picture p, int i) {
-    return Lab.ofWork(p.r()[i], p.g()[i], p.b()[i]);
-  }
-
-  /** The reference library's inpainting (Telea 2004; Bertalmio 2001), the better of the two. */
-  private static double reference(Painted.Scene scene) {
-    Painted.Scene shown = with(scene);
-    byte[] codes = new byte[3 * W * H];
-    byte[] mask = new byte[W * H];
-    for (int i = 0; i < W * H; i++) {
-      mask[i] = (byte) (Math.hypot(i % W - X, i / W - Y) < R ? 255 : 0);
-      for (int c = 0; c < 3; c++) {
-        codes[3 * i + c] = (byte) shown.code(i % W, i / W, c);
-      }
-    }
-    double least = Double.MAX_VALUE;
-    for (int method : new int[] {opencv_photo.INPAINT_TELEA, opencv_photo.INPAINT_NS}) {
-      Mat out = new Mat();
-      opencv_photo.inpaint(
-          new Mat(H, W, opencv_core.CV_8UC3, new BytePointer(codes)),
-          new Mat(H, W, opencv_core.CV_8U, new BytePointer(mask)),
-          out,
-          4,
-          method);
-      byte[] filled = new byte[codes.length];
-      out.data().get(filled);
-      Analysis view = Painted.view((x, y, c) -> filled[3 * (y * W + x) + c] & 255);
-      least = Math.min(least, left(Painted.picture(view), scene));
-    }
-    return least;
+    return marked(scene).left(p);
   }
 
   /** The product's own bounds: 3 on plain walls, 6 on textured ones. */
@@ -148,7 +84,8 @@ class MendTest {
     double ours = contrast(mended(BOARDS, new Heal(0, 0)));
     double truth = contrast(Painted.picture(Painted.view(BOARDS)));
     assertThat(ours / truth).isBetween(0.8, 1.25);
-    assertThat(left(mended(BOARDS, new Heal(0, 0)), BOARDS)).isLessThan(reference(BOARDS) + 1);
+    assertThat(left(mended(BOARDS, new Heal(0, 0)), BOARDS))
+        .isLessThan(marked(BOARDS).reference() + 1);
   }
 
   private static double contrast(Picture p) {

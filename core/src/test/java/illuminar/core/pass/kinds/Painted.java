@@ -25,19 +25,19 @@ import illuminar.core.render.RenderCache;
 import java.util.List;
 
 /** Painted scenes and what passes make of them. */
-final class Painted {
+public final class Painted {
   private Painted() {}
 
-  static final int W = 240;
+  public static final int W = 240;
 
-  static final int H = 160;
+  public static final int H = 160;
 
   /** sRGB codes of a picture, 0 to 255. */
-  interface Scene {
+  public interface Scene {
     int code(int x, int y, int c);
   }
 
-  static Analysis view(Scene scene) {
+  public static Analysis view(Scene scene) {
     byte[] rgb = new byte[W * H * 3];
     for (int i = 0; i < W * H * 3; i++) {
       rgb[i] = (byte) scene.code(i / 3 % W, i / 3 / W, i % 3);

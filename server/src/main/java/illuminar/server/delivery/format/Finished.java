@@ -6,6 +6,7 @@ import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.render.DeliveryRender;
 import illuminar.core.render.Display;
+import illuminar.core.render.OutputSharpness;
 import illuminar.files.Legend;
 import illuminar.server.reading.Wanted;
 
@@ -19,6 +20,7 @@ public final class Finished {
 
   private final DeliveryRender render;
   private final Recipe recipe;
+  private final OutputSharpness sharpness;
   private final double scale;
   private final Legend legend;
   private final Raster whole;
@@ -28,7 +30,9 @@ public final class Finished {
   /**
    * @param longEdge pixels of the result's long edge, never enlarged; 0 for full size
    */
-  public Finished(Analysis analysis, Recipe recipe, int longEdge, Legend legend) {
+  public Finished(
+      Analysis analysis, Recipe recipe, int longEdge, OutputSharpness sharpness, Legend legend) {
+    this.sharpness = sharpness;
     render = new DeliveryRender(analysis, Wanted.here());
     this.recipe = recipe;
     this.legend = legend;
@@ -57,7 +61,12 @@ public final class Finished {
   byte[] codes8() {
     byte[] rgb = new byte[width() * height() * 3];
     render.deliver(
-        recipe, scale, tileWidth, tileHeight, (tile, p) -> rows(Display.to8(p), tile, rgb));
+        recipe,
+        scale,
+        sharpness,
+        tileWidth,
+        tileHeight,
+        (tile, p) -> rows(Display.to8(p), tile, rgb));
     return rgb;
   }
 
@@ -65,7 +74,12 @@ public final class Finished {
   short[] codes16() {
     short[] rgb = new short[width() * height() * 3];
     render.deliver(
-        recipe, scale, tileWidth, tileHeight, (tile, p) -> rows(Display.to16(p), tile, rgb));
+        recipe,
+        scale,
+        sharpness,
+        tileWidth,
+        tileHeight,
+        (tile, p) -> rows(Display.to16(p), tile, rgb));
     return rgb;
   }
 

@@ -1,0 +1,342 @@
+package illuminar.core.mend;
+
+import illuminar.core.algebra.Cut;
+import illuminar.core.filter.Box;
+import illuminar.core.filter.Nearby;
+import illuminar.core.picture.Plane;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A hole too large for one source put together from pieces of what lies about it. Ways by which the
+ * surroundings repeat themselves ({@link Offsets}) are offered to each pixel; which goes which is
+ * chosen so that pieces meet what is left and each other where it is seen least (He, Sun 2012;
+ * alpha expansion by cuts: Boykov, Veksler, Zabih 2001). Lines and edges that run into the hole go
+ * on in it, since they repeat along themselves.
+ */
+public final class Assembly {
+  /** Pixels of a hole that are decided one by one; a larger one is decided on coarser pixels. */
+  private static final int MOST_PIXELS = 4000;
+
+  private static final int MOST_WAYS = 48;
+
+  /** Ways that are offered in any case: so many times as long as the hole is thick. */
+  private static final double[] ROUND_ABOUT = {1.1, 1.6, 2.4, 3.6};
+
+  private static final int DIRECTIONS = 16;
+
+  /** Rounds over all ways; the first that changes nothing is the last. */
+  private static final int ROUNDS = 3;
+
+  /** Share of the brightness round about that may differ, since pieces are made to meet. */
+  private static final float FREE = 0.2f;
+
+  /** Costs are thousandths of stops. */
+  private static final float UNIT = 1000;
+
+  /** Pixels about one over which it is told how lively a surface is. */
+  private static final int LIVELY = 3;
+
+  /** Stops from pixel to pixel beyond which nothing is livelier: one edge is no texture. */
+  private static final float LIVELIEST = 0.15f;
+
+  /** What a source that is smoother than all that lies about costs, of the difference. */
+  private static final float SMOOTH = 2;
+
+  /** Of a seam, however well its sides meet. */
+  private static final int SEAM = 30;
+
+  /** Of a pixel whose way leads into a hole or out of the window. */
+  private static final int NOWHERE = 3_000_000;
+
+  /** Of a neighbour that cannot be compared. */
+  private static final int UNKNOWN = 1000;
+
+  /** Pixels about one of the hole that it is compared by, where they are in none. */
+  private static final int RIM = 2;
+
+  private final Window window;
+  private final Hole hole;
+  private final float[][] tones;
+  private final int[] pixels;
+  private final int[] right;
+  private final int[] below;
+  private final float[] lively;
+  private final float[] livelyHere;
+  private final List<Likeness.Way> ways;
+  private final int[][] rim;
+  private final int[] of;
+
+  private Assembly(Window window, Hole hole) {
+    this.window = window;
+    this.hole = hole;
+    pixels = hole.pixels();
+    tones = compared(Math.max(6, hole.size() / 8));
+    int[] index = new int[window.hole().length];
+    Arrays.fill(index, -1);
+    for (int k = 0; k < pixels.length; k++) {
+      index[pixels[k]] = k;
+    }
+    int w = window.width();
+    right = new int[pixels.length];
+    below = new int[pixels.length];
+    for (int k = 0; k < pixels.length; k++) {
+      int i = pixels[k];
+      right[k] = i % w < w - 1 ? index[i + 1] : -1;
+      below[k] = i + w < index.length ? index[i + w] : -1;
+    }
+    int thick = hole.thickness(window) + 1;
+    lively = masked(liveliness(), LIVELY);
+    livelyHere = leastNear(lively, thick + LIVELY);
+    ways = offered(thick);
+    rim = new int[ways.size()][];
+    for (int a = 0; a < rim.length; a++) {
+      rim[a] = rim(ways.get(a));
+    }
+    of = new int[pixels.length];
+  }
+
+  /** Nothing where no whole place about the hole serves some of it. */
+  public static Optional<Pieces> of(Window window, Hole hole) {
+    if (hole.pixels().length > MOST_PIXELS && Math.min(window.width(), window.height()) > 16) {
+      return of(window.halved(), hole.halved(window)).map(p -> finer(p, window, hole));
+    }
+    return new Assembly(window, hole).pieces();
+  }
+
+  /** Pieces decided on pixels twice as large. */
+  private static Pieces finer(Pieces coarse, Window window, Hole hole) {
+    int w = window.width();
+    int half = (w + 1) / 2;
+    int[] there = new int[half * ((window.height() + 1) / 2)];
+    for (int k = 0; k < coarse.of().length; k++) {
+      there[coarse.hole().pixels()[k]] = coarse.of()[k];
+    }
+    int[] of = new int[hole.pixels().length];
+    for (int k = 0; k < of.length; k++) {
+      int i = hole.pixels()[k];
+      of[k] = there[i / w / 2 * half + i % w / 2];
+    }
+    return new Pieces(hole, of, coarse.ways().stream().map(v -> v.times(2)).toList());
+  }
+
+  /** Tones with some of the brightness round about taken off; colours stay. */
+  private float[][] compared(int about) {
+    float[][] out = new float[3][window.hole().length];
+    float[] bright = new float[window.hole().length];
+    for (int i = 0; i < bright.length; i++) {
+      for (int c = 0; c < 3; c++) {
+        out[c][i] = window.tones()[c][i];
+        bright[i] += out[c][i] / 3;
+      }
+    }
+    float[] mean = masked(bright, about);
+    for (int i = 0; i < mean.length; i++) {
+      for (int c = 0; c < 3; c++) {
+        out[c][i] -= FREE * mean[i];
+      }
+    }
+    return out;
+  }
+
+  /** Means round about of what lies in no hole; 0 where nothing does. */
+  private float[] masked(float[] values, int about) {
+    Plane known = Plane.of(window.width(), window.height());
+    Plane sum = Plane.of(window.width(), window.height());
+    for (int i = 0; i < values.length; i++) {
+      known.data()[i] = window.hole()[i] ? 0 : 1;
+      sum.data()[i] = known.data()[i] * values[i];
+    }
+    float[] share = Box.mean(known, about).data();
+    float[] out = Box.mean(sum, about).data();
+    for (int i = 0; i < out.length; i++) {
+      out[i] = share[i] > 1e-6f ? out[i] / share[i] : 0;
+    }
+    return out;
+  }
+
+  /** The least round about of what lies in no hole. */
+  private float[] leastNear(float[] values, int about) {
+    Plane known = Plane.of(window.width(), window.height());
+    for (int i = 0; i < values.length; i++) {
+      known.data()[i] = window.hole()[i] ? Float.MAX_VALUE : values[i];
+    }
+    float[] out = Nearby.least(known, about).data();
+    for (int i = 0; i < out.length; i++) {
+      out[i] = out[i] == Float.MAX_VALUE ? 0 : out[i];
+    }
+    return out;
+  }
+
+  /** How much tones change from pixel to pixel, stops. */
+  private float[] liveliness() {
+    int w = window.width();
+    float[] out = new float[w * window.height()];
+    for (int i = 0; i < out.length; i++) {
+      for (int next : new int[] {i % w < w - 1 ? i + 1 : i, i + w < out.length ? i + w : i}) {
+        if (!window.hole()[next]) {
+          out[i] += Math.min(LIVELIEST, apart(i, next) / UNIT);
+        }
+      }
+    }
+    return out;
+  }
+
+  /**
+   * The ways to choose from: how the surroundings repeat, the place most alike, and round about.
+   */
+  private List<Likeness.Way> offered(int thick) {
+    List<Likeness.Way> all = new ArrayList<>();
+    Likeness.of(window, hole).ifPresent(all::add);
+    all.addAll(Offsets.of(window, tones, thick, MOST_WAYS));
+    for (double far : ROUND_ABOUT) {
+      for (int k = 0; k < DIRECTIONS; k++) {
+        double turn = 2 * Math.PI * k / DIRECTIONS;
+        all.add(
+            new Likeness.Way(
+                (int) Math.round(far * thick * Math.cos(turn)),
+                (int) Math.round(far * thick * Math.sin(turn))));
+      }
+    }
+    return all.stream().distinct().filter(this::serves).toList();
+  }
+
+  private boolean serves(Likeness.Way way) {
+    for (int i : pixels) {
+      if (known(i, way)) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  /** Whether a way leads from a pixel to one in no hole. */
+  private boolean known(int i, Likeness.Way way) {
+    int x = i % window.width() + way.x();
+    int y = i / window.width() + way.y();
+    return x >= 0
+        && y >= 0
+        && x < window.width()
+        && y < window.height()
+        && !window.hole()[y * window.width() + x];
+  }
+
+  private int delta(Likeness.Way way) {
+    return way.y() * window.width() + way.x();
+  }
+
+  /** What a way costs each pixel by itself: where it leads, and how the rim beside it is met. */
+  private int[] rim(Likeness.Way way) {
+    int w = window.width();
+    int by = delta(way);
+    int[] cost = new int[pixels.length];
+    for (int k = 0; k < cost.length; k++) {
+      int i = pixels[k];
+      if (!known(i, way)) {
+        cost[k] = NOWHERE;
+        continue;
+      }
+      // it would meet any texture half
+      cost[k] = (int) (SMOOTH * UNIT * Math.max(0, livelyHere[i] - lively[i + by]));
+      for (int v = Math.max(0, i / w - RIM); v <= Math.min(window.height() - 1, i / w + RIM); v++) {
+        for (int u = Math.max(0, i % w - RIM); u <= Math.min(w - 1, i % w + RIM); u++) {
+          int q = v * w + u;
+          if (!window.hole()[q]) {
+            cost[k] += known(q, way) ? apart(q, q + by) : UNKNOWN;
+          }
+        }
+      }
+    }
+    return cost;
+  }
+
+  private int apart(int a, int b) {
+    float d = 0;
+    for (float[] t : tones) {
+      d += Math.abs(t[a] - t[b]);
+    }
+    return (int) (UNIT / 3 * d);
+  }
+
+  /** What it costs that neighbours go different ways. */
+  private int seam(int p, int q, int a, int b) {
+    return a == b ? 0 : SEAM + beside(p, a, b) + beside(q, a, b);
+  }
+
+  private int beside(int p, int a, int b) {
+    if (rim[a][p] >= NOWHERE || rim[b][p] >= NOWHERE) {
+      return UNKNOWN;
+    }
+    int i = pixels[p];
+    return apart(i + delta(ways.get(a)), i + delta(ways.get(b)));
+  }
+
+  private Optional<Pieces> pieces() {
+    if (ways.isEmpty()) {
+      return Optional.empty();
+    }
+    begin();
+    boolean changed = true;
+    for (int round = 0; round < ROUNDS && changed; round++) {
+      changed = false;
+      for (int a = 0; a < ways.size(); a++) {
+        changed |= expand(a);
+      }
+    }
+    for (int k = 0; k < of.length; k++) {
+      if (rim[of[k]][k] >= NOWHERE) {
+        return Optional.empty();
+      }
+    }
+    List<Pieces.Way> to = ways.stream().map(v -> new Pieces.Way(v.x(), v.y())).toList();
+    return Optional.of(new Pieces(hole, of, to).used());
+  }
+
+  /** Each pixel the way that costs it least by itself. */
+  private void begin() {
+    for (int k = 0; k < of.length; k++) {
+      for (int a = 1; a < ways.size(); a++) {
+        if (rim[a][k] < rim[of[k]][k]) {
+          of[k] = a;
+        }
+      }
+    }
+  }
+
+  /** Lets every pixel change to one way, as many as together make it cheaper. */
+  private boolean expand(int a) {
+    Cut cut = new Cut(pixels.length);
+    int[] far = new int[pixels.length];
+    for (int p = 0; p < pixels.length; p++) {
+      far[p] += rim[a][p] - rim[of[p]][p];
+      pair(cut, far, p, right[p], a);
+      pair(cut, far, p, below[p], a);
+    }
+    for (int p = 0; p < pixels.length; p++) {
+      cut.far(p, far[p]);
+    }
+    boolean[] changes = cut.farSide();
+    boolean changed = false;
+    for (int p = 0; p < changes.length; p++) {
+      if (changes[p] && of[p] != a) {
+        of[p] = a;
+        changed = true;
+      }
+    }
+    return changed;
+  }
+
+  private void pair(Cut cut, int[] far, int p, int q, int a) {
+    if (q < 0) {
+      return;
+    }
+    int stay = seam(p, q, of[p], of[q]);
+    int second = seam(p, q, of[p], a);
+    int first = seam(p, q, a, of[q]);
+    far[p] += first - stay;
+    far[q] -= first;
+    cut.between(p, q, Math.max(0, first + second - stay), 0);
+  }
+}
