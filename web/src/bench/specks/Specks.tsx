@@ -9,7 +9,7 @@ import { usePlace } from "../stage/place";
 import { bare, useGesture } from "../state/gesture";
 import { help, useHelpers } from "../state/helpers";
 import { useViewport } from "../state/viewport";
-import { choose, heal, leave, same, useDust, useSpecks } from "./specks";
+import { choose, heal, leave, same, useDust, useLooking, useSpecks } from "./specks";
 
 /** Switches the list of likely dust on and off. */
 export function SpecksButton() {
@@ -23,8 +23,7 @@ export function SpecksButton() {
 
 /** Likely dust, to be healed or left one by one. */
 export function SpecksList() {
-  const on = useHelpers((s) => s.specks);
-  return on ? <List /> : null;
+  return useLooking() ? <List /> : null;
 }
 
 /** What it is, in words. */
@@ -112,7 +111,7 @@ function List() {
 
 /** Rings on the picture about likely dust. */
 export function SpecksMarks() {
-  const on = useHelpers((s) => s.specks);
+  const on = useLooking();
   const hidden = useGesture(bare);
   const alone = useViewport((s) => s.alone);
   return on && !hidden && !alone ? <Marks /> : null;

@@ -8,6 +8,7 @@ import { settle } from "../state/gesture";
 import { useHelpers } from "../state/helpers";
 import { edit, recipe } from "../state/history";
 import { useJudged } from "../state/judged";
+import { useRail } from "../state/rail";
 import { useView } from "../state/view";
 import { lookAt } from "../state/viewport";
 import { writePath } from "../tools/path";
@@ -44,9 +45,16 @@ export const useSpecks = create<SpecksState>(() => ({ left: leftBefore(), healed
 
 export const same = (a: Point | undefined, b: Point) => !!a && Math.hypot(a.x - b.x, a.y - b.y) < SAME;
 
+/** Whether likely dust is listed: in the stage that mends it. */
+export function useLooking(): boolean {
+  const on = useHelpers((s) => s.specks);
+  const stage = useRail((s) => s.stage);
+  return on && stage === "Mend";
+}
+
 /** Likely dust in the picture on the bench, without what was left. */
 export function useDust() {
-  const on = useHelpers((s) => s.specks);
+  const on = useLooking();
   const id = useView((s) => s.sheet?.id) ?? "";
   const left = useSpecks((s) => s.left[id]);
   const healed = useSpecks((s) => s.healed);

@@ -1,5 +1,7 @@
 package illuminar.core.pass.kinds;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import illuminar.core.analysis.Analysis;
 import illuminar.core.colour.Lab;
 import illuminar.core.ground.Ground;
@@ -13,6 +15,7 @@ import illuminar.core.recipe.Recipe;
 import illuminar.core.region.Part;
 import illuminar.core.region.Region;
 import illuminar.core.region.Shape;
+import illuminar.core.render.DeliveryRender;
 import illuminar.core.render.PreviewSession;
 import illuminar.core.render.RenderCache;
 import java.util.Arrays;
@@ -58,6 +61,23 @@ record Marked(Painted.Scene scene, Place thing, Place about) {
 
   Picture mended(Move move, Shape... where) {
     return seen(Painted.view(shown()), recipe(move, where), WHOLE);
+  }
+
+  /**
+   * Delivered in small tiles it is what is seen at full size, and so is a part that is looked at.
+   */
+  static void sameInAnyTiles(Analysis view, Recipe recipe, Raster part) {
+    Picture whole = seen(view, recipe, WHOLE);
+    Picture out = Picture.of(W, H);
+    new DeliveryRender(view)
+        .deliver(
+            recipe,
+            1,
+            50,
+            30,
+            (at, p) -> p.into(out, 0, 0, at.x(), at.y(), at.width(), at.height()));
+    assertThat(out.g()).isEqualTo(whole.g());
+    assertThat(seen(view, recipe, part).g()).isEqualTo(whole.cut(WHOLE, part).g());
   }
 
   static Lab lab(Picture p, int i) {

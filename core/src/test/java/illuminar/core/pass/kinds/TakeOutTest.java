@@ -12,11 +12,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import illuminar.core.analysis.Analysis;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Point;
-import illuminar.core.picture.Raster;
-import illuminar.core.recipe.Recipe;
 import illuminar.core.region.part.Ellipse;
 import illuminar.core.region.part.Panel;
-import illuminar.core.render.DeliveryRender;
 import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
@@ -122,20 +119,10 @@ class TakeOutTest {
 
   @Test
   void deliveredInAnyTilesItIsTheSame() {
-    Analysis view = Painted.view(standing(ROOM).shown());
-    Recipe recipe = recipe(new TakeOut(1.5), BRUSH);
-    Picture whole = seen(view, recipe, WHOLE);
-    Picture out = Picture.of(W, H);
-    new DeliveryRender(view)
-        .deliver(
-            recipe,
-            1,
-            50,
-            30,
-            (at, p) -> p.into(out, 0, 0, at.x(), at.y(), at.width(), at.height()));
-    assertThat(out.g()).isEqualTo(whole.g());
-    Raster part = WHOLE.part(LEFT - 5, TOP, 40, 30);
-    assertThat(seen(view, recipe, part).g()).isEqualTo(whole.cut(WHOLE, part).g());
+    Marked.sameInAnyTiles(
+        Painted.view(standing(ROOM).shown()),
+        recipe(new TakeOut(1.5), BRUSH),
+        WHOLE.part(LEFT - 5, TOP, 40, 30));
   }
 
   @Test
