@@ -2,6 +2,7 @@ package illuminar.server.delivery;
 
 import illuminar.core.render.OutputSharpness;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 
 /**
@@ -10,14 +11,14 @@ import java.util.UUID;
  * @param formats ids of formats
  * @param longEdge pixels of the long edge, 0 for full size
  * @param quality percent, for formats with loss
- * @param sharpness in delivered pixels; none where an order says nothing of it
+ * @param sharpness in delivered pixels; orders from before there was a choice say nothing of it
  */
 record DeliveryOrder(
     List<UUID> views,
     List<String> formats,
     int longEdge,
     int quality,
-    OutputSharpness sharpness,
+    Optional<OutputSharpness> sharpness,
     String copyright) {
   private static final int LEAST_EDGE = 64;
   private static final int MOST_EDGE = 30_000;
@@ -27,7 +28,7 @@ record DeliveryOrder(
   DeliveryOrder {
     views = views == null ? List.of() : List.copyOf(views);
     formats = formats == null ? List.of() : List.copyOf(formats);
-    sharpness = sharpness == null ? OutputSharpness.NONE : sharpness;
+    sharpness = sharpness == null ? Optional.empty() : sharpness;
     copyright = copyright == null ? "" : copyright.strip();
     if (views.isEmpty() || formats.isEmpty()) {
       throw new IllegalArgumentException("Choose at least one view and one format.");

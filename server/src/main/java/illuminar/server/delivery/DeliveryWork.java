@@ -2,6 +2,7 @@ package illuminar.server.delivery;
 
 import illuminar.core.exposure.Exposure;
 import illuminar.core.recipe.Recipe;
+import illuminar.core.render.OutputSharpness;
 import illuminar.files.BadPicture;
 import illuminar.files.Header;
 import illuminar.files.Legend;
@@ -123,7 +124,7 @@ class DeliveryWork implements Work {
             open.analysis(view),
             recipe,
             order.longEdge(),
-            order.sharpness(),
+            order.sharpness().orElse(OutputSharpness.NONE),
             legend(view, recipe, order.copyright()));
     store.write(
         place,
