@@ -67,6 +67,7 @@ public final class Pictures {
     }
     shots.button("Deliver 2 files").click();
     page.getByText("Instrument-room.tif").waitFor();
+    page.getByLabel("Copyright").scrollIntoViewIfNeeded();
     shots.keep("delivery");
     new StudioPictures(page, shots).take();
   }
