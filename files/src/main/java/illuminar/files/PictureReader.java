@@ -31,8 +31,12 @@ public final class PictureReader {
         throw new BadPicture(
             name, "the file is larger than " + Header.MOST_BYTES / 1_000_000 + " MB");
       }
-      if (FileKind.of(file, name) == FileKind.RAW) {
+      FileKind kind = FileKind.of(file, name);
+      if (kind == FileKind.RAW) {
         return new LibRaw(file, name).header().checked(name);
+      }
+      if (kind == FileKind.JPEG) {
+        JpegSegments.check(file, name);
       }
       return withReader(
           file,

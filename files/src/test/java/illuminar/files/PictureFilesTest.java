@@ -173,6 +173,26 @@ class PictureFilesTest {
     refused(text, "not a JPEG, PNG, TIFF or raw picture");
   }
 
+  /** Comments, T.81 B.2.4.5: hundreds are a long note, a million costs every reader seconds. */
+  @Test
+  void aMillionCommentsAreRefusedAndHundredsAreNot() throws Exception {
+    byte[] whole = Files.readAllBytes(jpeg(LEGEND));
+    refused(commented(whole, 1_000_000), "more notes than a picture has");
+    Path some = commented(whole, 500);
+    assertThat(PictureReader.pixels(some, "long.jpg").eight())
+        .isEqualTo(PictureReader.pixels(jpeg(LEGEND), "whole.jpg").eight());
+  }
+
+  private Path commented(byte[] jpeg, int times) throws IOException {
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    out.write(jpeg, 0, 2);
+    for (int k = 0; k < times; k++) {
+      out.write(new byte[] {-1, (byte) 0xfe, 0, 2});
+    }
+    out.write(jpeg, 2, jpeg.length - 2);
+    return Files.write(dir.resolve("commented-" + times + ".jpg"), out.toByteArray());
+  }
+
   @Test
   void aWrongNameDoesNotMatter() throws Exception {
     Path file = dir.resolve("really.jpg");
