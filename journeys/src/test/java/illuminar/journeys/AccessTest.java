@@ -47,7 +47,7 @@ class AccessTest {
     for (String stage :
         List.of(
             "All", "Frames", "Ground", "Windows", "Lights", "Tone", "Colour", "Air", "Balance",
-            "Mend", "Finish")) {
+            "Finish")) {
       bench.open(stage);
       look(stage);
     }
@@ -85,11 +85,6 @@ class AccessTest {
     page.getByTestId("watch-mark").or(page.getByText("No halo, no mud")).first().waitFor();
     look("watch");
     page.keyboard().press("h");
-    bench.open("Mend");
-    bench.button("Look for dust").click();
-    page.getByTestId("speck-mark").or(page.getByText("Nothing on plain walls")).first().waitFor();
-    look("dust");
-    bench.button("Look for dust").click();
     page.keyboard().press("p");
     bench.click(0.3, 0.3);
     page.keyboard().press("t");

@@ -80,31 +80,6 @@ class TonesTest {
     assertThat(bench.passes("levels").first()).containsText("gamma 1.2");
   }
 
-  /** By keyboard alone: down the ladder and back, each frame with its own tones and burnt share. */
-  @Test
-  void everyFrameShowsItsTonesAndWhatItBurns() {
-    Locator tones = page.getByTestId("histogram");
-    String ours = tones.innerHTML();
-    assertThat(page.getByText(BURNT)).isVisible();
-    bench.stage("Tone").focus();
-    page.keyboard().press(".");
-    page.waitForCondition(() -> !tones.innerHTML().equals(ours));
-    java.util.Set<String> seen = new java.util.HashSet<>();
-    java.util.Set<String> burnt = new java.util.HashSet<>();
-    for (int k = 0; k < 3; k++) {
-      int before = bench.pictures();
-      page.keyboard().press(",");
-      bench.waitForPicture(before);
-      seen.add(tones.innerHTML());
-      burnt.add(page.getByText(BURNT).innerText());
-    }
-    org.assertj.core.api.Assertions.assertThat(seen).hasSizeGreaterThan(1);
-    org.assertj.core.api.Assertions.assertThat(burnt).hasSizeGreaterThan(1);
-  }
-
-  private static final java.util.regex.Pattern BURNT =
-      java.util.regex.Pattern.compile("^Burnt [0-9.]+ % · blocked [0-9.]+ %$");
-
   @Test
   void aCurveIsBentByKeysAndByMouseAndSurvivesReload() {
     bench.add("Curve", "curve");
