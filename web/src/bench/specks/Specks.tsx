@@ -34,16 +34,23 @@ function goOn(row: number) {
   focusSoon(`[data-speck="${row}"]`, `[data-speck="${row - 1}"]`);
 }
 
+function healAndGoOn(speck: Speck, row: number) {
+  heal(speck);
+  goOn(row);
+}
+
+function leaveAndGoOn(speck: Speck, row: number) {
+  leave(speck);
+  goOn(row);
+}
+
 function List() {
   const { all, error } = useDust();
   const onKey = (e: KeyboardEvent, speck: Speck, row: number) => {
     const moves: Record<string, () => void> = {
       ArrowDown: () => focusSoon(`[data-speck="${row + 1}"]`),
       ArrowUp: () => focusSoon(`[data-speck="${row - 1}"]`),
-      Delete: () => {
-        leave(speck);
-        goOn(row);
-      },
+      Delete: () => leaveAndGoOn(speck, row),
     };
     if (!moves[e.key]) return;
     e.preventDefault();
@@ -68,9 +75,7 @@ function List() {
             onKeyDown={(e) => onKey(e, s, i)}
             onClick={(e) => {
               // a press of the mouse looks at it; Enter heals
-              if (e.detail > 0) return;
-              heal(s);
-              goOn(i);
+              if (e.detail === 0) healAndGoOn(s, i);
             }}
             sx={{
               flex: 1,
@@ -85,20 +90,14 @@ function List() {
           </Button>
           <Button
             aria-label={`Heal speck ${i + 1}`}
-            onClick={() => {
-              heal(s);
-              goOn(i);
-            }}
+            onClick={() => healAndGoOn(s, i)}
             sx={{ minWidth: 0, px: 0.5 }}
           >
             Heal
           </Button>
           <Button
             aria-label={`Leave speck ${i + 1}`}
-            onClick={() => {
-              leave(s);
-              goOn(i);
-            }}
+            onClick={() => leaveAndGoOn(s, i)}
             sx={{ minWidth: 0, px: 0.5 }}
           >
             Leave

@@ -5,7 +5,7 @@ import { useHistory } from "./history";
 import { useView } from "./view";
 
 /**
- * What the server finds in the recipe. It is asked for when the control rests; the last answer shows until then.
+ * An answer of the server about the recipe: faults, dust, darks. It is asked for when the control rests; the last answer shows until then.
  * What is not wanted costs nothing.
  *
  * @param what names the question

@@ -50,33 +50,6 @@ final class MendProof {
   /** Lightness that varies by more within a place is a texture there; standard deviation. */
   private static final double PLAIN = 2;
 
-  /**
-   * One thing: lines of a width, in shares of the picture's width from a place.
-   *
-   * @param large whether it is filled from pieces
-   */
-  private record Thing(String name, boolean large, double radius, double[]... lines) {}
-
-  private static final List<Thing> THINGS =
-      List.of(
-          new Thing("dust", false, 0.0025, new double[] {0, 0, 0, 0}),
-          new Thing("socket", false, 0.012, new double[] {0, 0, 0, 0.004}),
-          new Thing("stain", false, 0.009, new double[] {0, 0, 0.018, 0.006, 0.03, 0.002}),
-          new Thing(
-              "crack",
-              false,
-              0.0015,
-              new double[] {0, 0, 0.012, 0.016, 0.01, 0.034, 0.025, 0.06, 0.022, 0.08}),
-          new Thing(
-              "cable", true, 0.0025, new double[] {0, 0, 0.05, 0.02, 0.1, 0.022, 0.16, 0.012}),
-          new Thing(
-              "stand",
-              true,
-              0.005,
-              new double[] {0, 0, 0, 0.2},
-              new double[] {0, 0.14, 0.035, 0.2},
-              new double[] {0, 0.14, -0.035, 0.2}));
-
   private static final int PLACES = 2;
   private static final int SEED = 8;
   private static final double MOST_PLAIN = 3;
@@ -128,7 +101,7 @@ final class MendProof {
   List<Left> taken(int places, long seed) {
     Random chance = new Random(seed);
     List<Left> all = new ArrayList<>();
-    for (Thing thing : THINGS) {
+    for (Thing thing : Thing.ALL) {
       for (int k = 0; k < places; k++) {
         all.add(taken(thing, 0.06 + 0.7 * chance.nextDouble(), 0.03 + 0.4 * chance.nextDouble()));
       }
@@ -138,15 +111,8 @@ final class MendProof {
 
   /** Puts a thing at a place, shares of the width, and takes it out. */
   private Left taken(Thing thing, double x, double y) {
-    List<Point[]> lines = new ArrayList<>();
-    for (double[] line : thing.lines) {
-      Point[] at = new Point[line.length / 2];
-      for (int k = 0; k < at.length; k++) {
-        at[k] = new Point(x + line[2 * k], y + line[2 * k + 1]);
-      }
-      lines.add(at);
-    }
-    boolean[] there = covered(lines, thing.radius * w);
+    List<Point[]> lines = thing.at(x, y);
+    boolean[] there = Thing.covered(lines, thing.radius() * w, w, h);
     byte[] shown = truth.eight().clone();
     for (int i = 0; i < there.length; i++) {
       for (int c = 0; c < 3 && there[i]; c++) {
@@ -154,47 +120,16 @@ final class MendProof {
       }
     }
     byte[] ours = ours(thing, lines, shown);
-    boolean[] brushed = covered(lines, thing.radius * w + OVER);
+    boolean[] brushed = Thing.covered(lines, thing.radius() * w + OVER, w, h);
     double reference =
         Math.min(
             left(inpainted(shown, brushed, opencv_photo.INPAINT_TELEA), there),
             left(inpainted(shown, brushed, opencv_photo.INPAINT_NS), there));
-    Left left = new Left(thing.name, spread(there) < PLAIN, left(ours, there), reference);
+    Left left = new Left(thing.name(), spread(there) < PLAIN, left(ours, there), reference);
     System.out.printf(
         "  %s %s at %.2f, %.2f: ours %.2f, reference %.2f%s%n",
-        title, thing.name, x, y, left.ours, reference, left.plain ? ", plain" : "");
+        title, thing.name(), x, y, left.ours, reference, left.plain ? ", plain" : "");
     return left;
-  }
-
-  /** Pixels within a radius of lines. */
-  private boolean[] covered(List<Point[]> lines, double radius) {
-    boolean[] out = new boolean[w * h];
-    for (Point[] line : lines) {
-      for (int k = 1; k < line.length; k++) {
-        double ax = line[k - 1].x() * w;
-        double ay = line[k - 1].y() * w;
-        double bx = line[k].x() * w;
-        double by = line[k].y() * w;
-        int y0 = (int) Math.max(0, Math.min(ay, by) - radius - 1);
-        int y1 = (int) Math.min(h - 1, Math.max(ay, by) + radius + 1);
-        int x0 = (int) Math.max(0, Math.min(ax, bx) - radius - 1);
-        int x1 = (int) Math.min(w - 1, Math.max(ax, bx) + radius + 1);
-        for (int y = y0; y <= y1; y++) {
-          for (int x = x0; x <= x1; x++) {
-            out[y * w + x] |= off(x + 0.5, y + 0.5, ax, ay, bx, by) <= radius;
-          }
-        }
-      }
-    }
-    return out;
-  }
-
-  private static double off(double x, double y, double ax, double ay, double bx, double by) {
-    double dx = bx - ax;
-    double dy = by - ay;
-    double n = dx * dx + dy * dy;
-    double t = n == 0 ? 0 : Math.max(0, Math.min(1, ((x - ax) * dx + (y - ay) * dy) / n));
-    return Math.hypot(x - ax - t * dx, y - ay - t * dy);
   }
 
   private byte[] ours(Thing thing, List<Point[]> lines, byte[] shown) {
@@ -206,12 +141,12 @@ final class MendProof {
             .map(
                 l ->
                     new Brush.Stroke(
-                        thing.radius + OVER / w, 0, 1, false, 0, DrawnLine.write(List.of(l))))
+                        thing.radius() + OVER / w, 0, 1, false, 0, DrawnLine.write(List.of(l))))
             .toList();
     Region region =
         new Region(
             "r", "r", List.of(new Part("b", Part.Combine.ADD, new Brush(strokes))), 0, false);
-    Move move = thing.large ? new TakeOut(1.5) : new Heal(0, 0);
+    Move move = thing.large() ? new TakeOut(1.5) : new Heal(0, 0);
     Pass pass = new Pass("p", true, move, new Where("r", false), Gate.ALL, 1, "");
     Picture p =
         new PreviewSession(analysis, new RenderCache(400_000_000))

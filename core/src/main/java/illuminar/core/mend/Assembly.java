@@ -1,9 +1,6 @@
 package illuminar.core.mend;
 
 import illuminar.core.algebra.Cut;
-import illuminar.core.filter.Box;
-import illuminar.core.filter.Nearby;
-import illuminar.core.picture.Plane;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -30,17 +27,8 @@ public final class Assembly {
   /** Rounds over all ways; the first that changes nothing is the last. */
   private static final int ROUNDS = 3;
 
-  /** Share of the brightness round about that may differ, since pieces are made to meet. */
-  private static final float FREE = 0.2f;
-
   /** Costs are thousandths of stops. */
   private static final float UNIT = 1000;
-
-  /** Pixels about one over which it is told how lively a surface is. */
-  private static final int LIVELY = 3;
-
-  /** Stops from pixel to pixel beyond which nothing is livelier: one edge is no texture. */
-  private static final float LIVELIEST = 0.15f;
 
   /** What a source that is smoother than all that lies about costs, of the difference. */
   private static final float SMOOTH = 2;
@@ -59,12 +47,10 @@ public final class Assembly {
 
   private final Window window;
   private final Hole hole;
-  private final float[][] tones;
+  private final Looks looks;
   private final int[] pixels;
   private final int[] right;
   private final int[] below;
-  private final float[] lively;
-  private final float[] livelyHere;
   private final List<Likeness.Way> ways;
   private final int[][] rim;
   private final int[] of;
@@ -73,7 +59,6 @@ public final class Assembly {
     this.window = window;
     this.hole = hole;
     pixels = hole.pixels();
-    tones = compared(Math.max(6, hole.size() / 8));
     int[] index = new int[window.hole().length];
     Arrays.fill(index, -1);
     for (int k = 0; k < pixels.length; k++) {
@@ -88,8 +73,7 @@ public final class Assembly {
       below[k] = i + w < index.length ? index[i + w] : -1;
     }
     int thick = hole.thickness(window) + 1;
-    lively = masked(liveliness(), LIVELY);
-    livelyHere = leastNear(lively, thick + LIVELY);
+    looks = new Looks(window, thick, Math.max(6, hole.size() / 8));
     ways = offered(thick);
     rim = new int[ways.size()][];
     for (int a = 0; a < rim.length; a++) {
@@ -122,75 +106,13 @@ public final class Assembly {
     return new Pieces(hole, of, coarse.ways().stream().map(v -> v.times(2)).toList());
   }
 
-  /** Tones with some of the brightness round about taken off; colours stay. */
-  private float[][] compared(int about) {
-    float[][] out = new float[3][window.hole().length];
-    float[] bright = new float[window.hole().length];
-    for (int i = 0; i < bright.length; i++) {
-      for (int c = 0; c < 3; c++) {
-        out[c][i] = window.tones()[c][i];
-        bright[i] += out[c][i] / 3;
-      }
-    }
-    float[] mean = masked(bright, about);
-    for (int i = 0; i < mean.length; i++) {
-      for (int c = 0; c < 3; c++) {
-        out[c][i] -= FREE * mean[i];
-      }
-    }
-    return out;
-  }
-
-  /** Means round about of what lies in no hole; 0 where nothing does. */
-  private float[] masked(float[] values, int about) {
-    Plane known = Plane.of(window.width(), window.height());
-    Plane sum = Plane.of(window.width(), window.height());
-    for (int i = 0; i < values.length; i++) {
-      known.data()[i] = window.hole()[i] ? 0 : 1;
-      sum.data()[i] = known.data()[i] * values[i];
-    }
-    float[] share = Box.mean(known, about).data();
-    float[] out = Box.mean(sum, about).data();
-    for (int i = 0; i < out.length; i++) {
-      out[i] = share[i] > 1e-6f ? out[i] / share[i] : 0;
-    }
-    return out;
-  }
-
-  /** The least round about of what lies in no hole. */
-  private float[] leastNear(float[] values, int about) {
-    Plane known = Plane.of(window.width(), window.height());
-    for (int i = 0; i < values.length; i++) {
-      known.data()[i] = window.hole()[i] ? Float.MAX_VALUE : values[i];
-    }
-    float[] out = Nearby.least(known, about).data();
-    for (int i = 0; i < out.length; i++) {
-      out[i] = out[i] == Float.MAX_VALUE ? 0 : out[i];
-    }
-    return out;
-  }
-
-  /** How much tones change from pixel to pixel, stops. */
-  private float[] liveliness() {
-    int w = window.width();
-    float[] out = new float[w * window.height()];
-    for (int i = 0; i < out.length; i++) {
-      for (int next : new int[] {i % w < w - 1 ? i + 1 : i, i + w < out.length ? i + w : i}) {
-        if (!window.hole()[next]) {
-          out[i] += Math.min(LIVELIEST, apart(i, next) / UNIT);
-        }
-      }
-    }
-    return out;
-  }
-
   /**
    * The ways to choose from: how the surroundings repeat, the place most alike, and round about.
    */
   private List<Likeness.Way> offered(int thick) {
     List<Likeness.Way> all = new ArrayList<>();
     Likeness.of(window, hole).ifPresent(all::add);
-    all.addAll(Offsets.of(window, tones, thick, MOST_WAYS));
+    all.addAll(Offsets.of(window, looks.tones(), thick, MOST_WAYS));
     for (double far : ROUND_ABOUT) {
       for (int k = 0; k < DIRECTIONS; k++) {
         double turn = 2 * Math.PI * k / DIRECTIONS;
@@ -204,23 +126,7 @@ public final class Assembly {
   }
 
   private boolean serves(Likeness.Way way) {
-    for (int i : pixels) {
-      if (known(i, way)) {
-        return true;
-      }
-    }
-    return false;
-  }
-
-  /** Whether a way leads from a pixel to one in no hole. */
-  private boolean known(int i, Likeness.Way way) {
-    int x = i % window.width() + way.x();
-    int y = i / window.width() + way.y();
-    return x >= 0
-        && y >= 0
-        && x < window.width()
-        && y < window.height()
-        && !window.hole()[y * window.width() + x];
+    return Arrays.stream(pixels).anyMatch(i -> window.known(i, way.x(), way.y()));
   }
 
   private int delta(Likeness.Way way) {
@@ -234,17 +140,17 @@ public final class Assembly {
     int[] cost = new int[pixels.length];
     for (int k = 0; k < cost.length; k++) {
       int i = pixels[k];
-      if (!known(i, way)) {
+      if (!window.known(i, way.x(), way.y())) {
         cost[k] = NOWHERE;
         continue;
       }
       // it would meet any texture half
-      cost[k] = (int) (SMOOTH * UNIT * Math.max(0, livelyHere[i] - lively[i + by]));
+      cost[k] = (int) (SMOOTH * UNIT * looks.smoother(i + by, i));
       for (int v = Math.max(0, i / w - RIM); v <= Math.min(window.height() - 1, i / w + RIM); v++) {
         for (int u = Math.max(0, i % w - RIM); u <= Math.min(w - 1, i % w + RIM); u++) {
           int q = v * w + u;
           if (!window.hole()[q]) {
-            cost[k] += known(q, way) ? apart(q, q + by) : UNKNOWN;
+            cost[k] += window.known(q, way.x(), way.y()) ? apart(q, q + by) : UNKNOWN;
           }
         }
       }
@@ -253,11 +159,7 @@ public final class Assembly {
   }
 
   private int apart(int a, int b) {
-    float d = 0;
-    for (float[] t : tones) {
-      d += Math.abs(t[a] - t[b]);
-    }
-    return (int) (UNIT / 3 * d);
+    return (int) (UNIT * looks.apart(a, b));
   }
 
   /** What it costs that neighbours go different ways. */

@@ -121,7 +121,7 @@ public final class Likeness {
       double ownSquares = 0;
       int n = 0;
       for (int i : rim) {
-        if (there(i, dx, dy)) {
+        if (window.known(i, dx, dy)) {
           double source = tones[i + by];
           double d = tones[i] - source;
           sum += d;
@@ -148,16 +148,5 @@ public final class Likeness {
       }
     }
     return cost;
-  }
-
-  /** Whether a pixel of the rim has one in the source's rim that is no hole. */
-  private boolean there(int i, int dx, int dy) {
-    int x = i % window.width() + dx;
-    int y = i / window.width() + dy;
-    return x >= 0
-        && y >= 0
-        && x < window.width()
-        && y < window.height()
-        && !window.hole()[y * window.width() + x];
   }
 }

@@ -4,7 +4,7 @@ import illuminar.core.colour.Stops;
 import illuminar.core.picture.Plane;
 
 /**
- * What the pieces in a hole have to be brightened by so that they meet what lies about it and each
+ * How much the pieces in a hole are brightened, so that they meet their surroundings and each
  * other: given on the rim, as even as can be within a piece, and across a seam by what the two
  * sides differ there (Poisson blending: Pérez, Gangnet, Blake 2003; Georgiev 2004 for tones in
  * proportion). In stops, so that texture keeps its contrast.

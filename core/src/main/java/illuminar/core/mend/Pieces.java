@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 
 /**
- * What a hole is mended with: pieces of what lies about it, each from a place of its own.
+ * The pieces that mend a hole, each copied from a place of its own in the surroundings.
  *
  * @param hole that is mended
  * @param of which of the ways each of the hole's pixels goes, in their order

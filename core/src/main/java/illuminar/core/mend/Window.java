@@ -90,6 +90,13 @@ public record Window(Raster raster, float[][] tones, boolean[] hole) {
         new Raster(raster.scale() / 2, raster.x() / 2, raster.y() / 2, w, h), means, in);
   }
 
+  /** Whether a way leads from a pixel to one of the window that is in no hole. */
+  boolean known(int i, int dx, int dy) {
+    int x = i % width() + dx;
+    int y = i / width() + dy;
+    return x >= 0 && y >= 0 && x < width() && y < height() && !hole[y * width() + x];
+  }
+
   /** The holes, each connected in itself. */
   public List<Hole> holes() {
     boolean[] seen = new boolean[hole.length];

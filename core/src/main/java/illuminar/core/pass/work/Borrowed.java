@@ -116,8 +116,9 @@ public final class Borrowed implements PreparedPass.OnLight {
           continue;
         }
         double longEdge = Math.max(width, height) * at.scale();
-        Window window = all.about(hole, reach(all, hole, asked, longEdge));
-        Optional<Pieces> pieces = pieces(window, hole.in(all, window), asked, longEdge);
+        boolean several = severally(all, hole, asked);
+        Window window = all.about(hole, reach(hole, several, asked, longEdge));
+        Optional<Pieces> pieces = pieces(window, hole.in(all, window), several, asked, longEdge);
         if (pieces.isEmpty()) {
           idle = NO_SOURCE;
         } else {
@@ -131,10 +132,11 @@ public final class Borrowed implements PreparedPass.OnLight {
   /**
    * How far about a hole is looked, as far as a placed source at least; pixels of its window.
    *
+   * @param several whether it is mended with several pieces
    * @param longEdge of the view, in such pixels
    */
-  private static int reach(Window window, Hole hole, Asked asked, double longEdge) {
-    double size = severally(window, hole, asked) ? Math.sqrt(hole.pixels().length) : hole.size();
+  private static int reach(Hole hole, boolean several, Asked asked, double longEdge) {
+    double size = several ? Math.sqrt(hole.pixels().length) : hole.size();
     double way = Math.max(Math.abs(asked.across), Math.abs(asked.down)) * longEdge;
     return (int) Math.ceil(Math.max(LEAST_ABOUT, asked.about * size) + way);
   }
@@ -146,12 +148,13 @@ public final class Borrowed implements PreparedPass.OnLight {
     return !asked.placed() && (line || asked.how == How.PIECES);
   }
 
-  private static Optional<Pieces> pieces(Window window, Hole hole, Asked asked, double longEdge) {
+  private static Optional<Pieces> pieces(
+      Window window, Hole hole, boolean several, Asked asked, double longEdge) {
     if (asked.placed()) {
       Pieces.Way way = new Pieces.Way(asked.across, asked.down).times(longEdge);
       return Optional.of(Pieces.whole(hole, way));
     }
-    return severally(window, hole, asked)
+    return several
         ? Assembly.of(window, hole)
         : Likeness.of(window, hole).map(w -> Pieces.whole(hole, new Pieces.Way(w.x(), w.y())));
   }
