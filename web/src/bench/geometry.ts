@@ -54,17 +54,17 @@ export function piece(g: Placed, stage: Size): Raster | undefined {
   return width > 0 && height > 0 ? { scale: g.scale, x, y, width, height } : undefined;
 }
 
-/** So many times fewer pixels each way of what a raster shows. */
-export function coarser(r: Raster, g: Placed, by: number): Raster {
-  const scale = r.scale / by;
-  const x = Math.floor(r.x / by);
-  const y = Math.floor(r.y / by);
+/** Half as many pixels each way of what a raster shows. */
+export function coarser(r: Raster, g: Placed): Raster {
+  const scale = r.scale / 2;
+  const x = Math.floor(r.x / 2);
+  const y = Math.floor(r.y / 2);
   return {
     scale,
     x,
     y,
-    width: Math.min(Math.round(g.w * scale), Math.ceil((r.x + r.width) / by)) - x,
-    height: Math.min(Math.round(g.h * scale), Math.ceil((r.y + r.height) / by)) - y,
+    width: Math.min(Math.round(g.w * scale), Math.ceil((r.x + r.width) / 2)) - x,
+    height: Math.min(Math.round(g.h * scale), Math.ceil((r.y + r.height) / 2)) - y,
   };
 }
 

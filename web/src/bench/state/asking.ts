@@ -15,10 +15,6 @@ import { takeBefore, useWipe } from "./wipe";
 /** Round trip from which on a moving control is followed on a coarser picture; milliseconds. */
 const PROMPT = 60;
 
-/** Pixels of the sharp picture in one of a coarse one, each way; in one where even that takes too long. */
-const COARSE = 2;
-const COARSER = 3;
-
 /** Long edge of a small mask. */
 const THUMB = 88;
 
@@ -30,9 +26,6 @@ let first = true;
 /** What was worked on, and how large the picture was, when what a coarse picture needs was asked for ahead. */
 let ahead = "";
 
-/** What is worked on that a coarse picture follows too slowly. */
-let slow: string | undefined;
-
 /** Why the last picture or mask failed. */
 let shownProblem = "";
 
@@ -43,7 +36,6 @@ export function connect(view: string) {
   asked.clear();
   first = true;
   ahead = "";
-  slow = undefined;
   preview = new Preview(view, {
     picture,
     mask: (head, image) => takeMask(head, image, asked.get(head.region)),
@@ -105,7 +97,7 @@ export function askPicture() {
     moving: worked,
     ...laid(before ? { ...recipe, passes: recipe.passes.filter((p) => !leftOut(p)) } : recipe),
     frame: before === ANCHOR ? anchor() : alone,
-    raster: coarse ? coarser(raster, geometry(), slow === worked ? COARSER : COARSE) : raster,
+    raster: coarse ? coarser(raster, geometry()) : raster,
     probes: inOrder(),
     quality: moving && !paused ? 0.85 : 0.93,
   });
@@ -139,7 +131,7 @@ function askAhead() {
   const now = worked + JSON.stringify(raster);
   if (!recipe || !raster || !worked || alone || before || useLay.getState().uncut || now === ahead) return;
   ahead = now;
-  const coarse = coarser(raster, geometry(), COARSE);
+  const coarse = coarser(raster, geometry());
   const rest = { ...REST, draft: true, moving: worked, quality: 0.85 };
   preview?.picture({ ...rest, ...laid(recipe), raster: coarse }, "ahead");
 }
@@ -154,7 +146,6 @@ function picture(head: PictureAnswer, image: ImageBitmap, roundMs: number, use: 
     return;
   }
   const sharp = head.raster.scale >= geometry().scale;
-  if (!sharp && roundMs > PROMPT) slow = useGesture.getState().worked;
   show(
     { image, raster: head.raster, corner: corner() },
     {

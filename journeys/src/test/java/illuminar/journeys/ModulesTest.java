@@ -157,7 +157,7 @@ class ModulesTest extends OnModules {
             const zoom = m.pulled(g, stage, 1, 200, 150);
             const h = m.placed(6000, 4000, stage, zoom);
             const before = (200 - g.ox) / g.scale, after = (200 - h.ox) / h.scale;
-            const p = m.piece(h, stage), c = m.coarser(p, h, 2);
+            const p = m.piece(h, stage), c = m.coarser(p, h);
             return [Math.abs(before - after), p.width <= 800, p.x + p.width <= 6000,
               Math.abs(c.width - p.width / 2) <= 1, c.scale];
             """);
