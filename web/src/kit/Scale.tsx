@@ -180,20 +180,19 @@ const Drawn = memo(function Drawn({
             top: 13,
             height: 3,
             bgcolor: colour ? "transparent" : look.amberFill,
-            left: `${Math.min(place, zero)}%`,
-            width: `${Math.abs(place - zero)}%`,
           }}
+          style={{ left: `${Math.min(place, zero)}%`, width: `${Math.abs(place - zero)}%` }}
         />
         <Box
           sx={{
             position: "absolute",
             top: 8,
-            left: `calc(${place}% - 4.5px)`,
             width: 9,
             height: 13,
             bgcolor: look.ink,
             clipPath: "polygon(50% 0, 100% 40%, 100% 100%, 0 100%, 0 40%)",
           }}
+          style={{ left: `calc(${place}% - 4.5px)` }}
         />
       </Box>
       <NumberField
@@ -222,9 +221,9 @@ function Swatch({ of }: { of: string }) {
         height: 12,
         ml: 0.75,
         mb: "-2px",
-        bgcolor: of,
         border: `1px solid ${look.strong}`,
       }}
+      style={{ backgroundColor: of }}
     />
   );
 }

@@ -170,15 +170,31 @@ function Table() {
   );
 }
 
-/** How the recipe is kept, and how quick the picture is. */
+/** What is burnt, how the recipe is kept, and how quick the picture is. */
 function Standing() {
+  return (
+    <Typography component="div" variant="body2" color="text.secondary" sx={{ lineHeight: "19px" }}>
+      <Burnt />
+      <Keeping />
+      <Quickness />
+    </Typography>
+  );
+}
+
+function Burnt() {
+  const histogram = useViewport((s) => s.histogram);
+  if (!histogram) return null;
+  return (
+    <div>
+      Burnt {(100 * histogram.burnt).toFixed(1)} % · blocked {(100 * histogram.blocked).toFixed(1)} %
+    </div>
+  );
+}
+
+/** Said aloud when it changes. */
+function Keeping() {
   const saved = useHistory((s) => s.saved);
   const connected = useView((s) => s.connected);
-  const histogram = useViewport((s) => s.histogram);
-  const serverMs = useViewport((s) => s.serverMs);
-  const roundMs = useViewport((s) => s.roundMs);
-  const details = useHelpers((s) => s.details);
-  const recipe = useHistory((s) => s.settled);
   const words = {
     saved: `Saved, revision ${saved.revision}`,
     saving: "Saving…",
@@ -187,18 +203,7 @@ function Standing() {
     failed: "Not saved",
   }[saved.state];
   return (
-    <Typography
-      component="div"
-      variant="body2"
-      color="text.secondary"
-      sx={{ lineHeight: "19px" }}
-      aria-live="polite"
-    >
-      {histogram && (
-        <div>
-          Burnt {(100 * histogram.burnt).toFixed(1)} % · blocked {(100 * histogram.blocked).toFixed(1)} %
-        </div>
-      )}
+    <div aria-live="polite">
       <div data-testid="saved">
         {connected ? words : "The server is out of reach; trying again"}
         {saved.state === "failed" && (
@@ -211,9 +216,18 @@ function Standing() {
         )}
       </div>
       <div title={saved.said}>{saved.said.length > 34 ? saved.said.slice(0, 33) + "…" : saved.said}</div>
-      <div data-testid="timing" data-server={serverMs} data-round={roundMs}>
-        {details && `Picture in ${Math.round(roundMs)} ms, recipe ${bytes(recipe)}`}
-      </div>
-    </Typography>
+    </div>
+  );
+}
+
+function Quickness() {
+  const serverMs = useViewport((s) => s.serverMs);
+  const roundMs = useViewport((s) => s.roundMs);
+  const details = useHelpers((s) => s.details);
+  const recipe = useHistory((s) => s.settled);
+  return (
+    <div data-testid="timing" data-server={serverMs} data-round={roundMs}>
+      {details && `Picture in ${Math.round(roundMs)} ms, recipe ${bytes(recipe)}`}
+    </div>
   );
 }

@@ -1,8 +1,9 @@
-import { Box, IconButton, InputBase, Tooltip, Typography } from "@mui/material";
+import { Box, IconButton, Tooltip, Typography } from "@mui/material";
 import DeleteOutline from "@mui/icons-material/DeleteOutlineOutlined";
 import On from "@mui/icons-material/LightMode";
 import Off from "@mui/icons-material/LightModeOutlined";
 import type { Group } from "../../api/types";
+import { NameField } from "../../kit/NameField";
 import { worded } from "../../kit/numbers";
 import { Scale } from "../../kit/Scale";
 import { look } from "../../theme";
@@ -40,17 +41,10 @@ function GroupRow({ group }: { group: Group }) {
   return (
     <Box data-testid="group" sx={{ color: group.on ? look.ink : look.soft, mt: 0.5 }}>
       <Box sx={{ display: "flex", gap: 0.5, alignItems: "center" }}>
-        <InputBase
-          key={group.name}
-          defaultValue={group.name}
-          inputProps={{ "aria-label": "Name of the group" }}
-          sx={{ flexGrow: 1, fontWeight: 600, font: "inherit" }}
-          onBlur={(e) => {
-            const name = e.target.value.trim();
-            if (name && name !== group.name) {
-              setGroup(group.id, { name });
-            }
-          }}
+        <NameField
+          label="Name of the group"
+          name={group.name}
+          onName={(name) => setGroup(group.id, { name })}
         />
         <Tooltip title="Take the group apart; its passes stay">
           <IconButton aria-label={`Take ${group.name} apart`} onClick={() => removeGroup(group.id)}>

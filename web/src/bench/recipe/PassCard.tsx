@@ -77,19 +77,27 @@ export const PassCard = memo(function PassCard({
             <Sentence pass={pass} kind={kind} />
           </Steady>
         </Box>
-        <Tooltip title={pass.on ? "Switch off" : "Switch on"}>
-          <IconButton
-            aria-label={pass.on ? `Switch off ${kind.name}` : `Switch on ${kind.name}`}
-            aria-pressed={pass.on}
-            sx={{ p: 0.25, color: pass.on ? look.amber : look.strong }}
-            onClick={() => setPass(pass.id, { on: !pass.on })}
-          >
-            {pass.on ? <On sx={SMALL} /> : <Off sx={SMALL} />}
-          </IconButton>
-        </Tooltip>
+        <Switch id={pass.id} on={pass.on} name={kind.name} />
       </Box>
       {chosen && <OpenPass pass={pass} kind={kind} />}
     </Box>
+  );
+});
+
+/** Switches a pass on and off. */
+const Switch = memo(function Switch({ id, on, name }: { id: string; on: boolean; name: string }) {
+  const does = on ? "Switch off" : "Switch on";
+  return (
+    <Tooltip title={does}>
+      <IconButton
+        aria-label={`${does} ${name}`}
+        aria-pressed={on}
+        sx={{ p: 0.25, color: on ? look.amber : look.strong }}
+        onClick={() => setPass(id, { on: !on })}
+      >
+        {on ? <On sx={SMALL} /> : <Off sx={SMALL} />}
+      </IconButton>
+    </Tooltip>
   );
 });
 
@@ -129,27 +137,34 @@ function OpenPass({ pass, kind }: { pass: Pass; kind: Kind }) {
           {pass.why}
         </Typography>
       )}
-      <Box sx={{ display: "flex", mt: 0.5, ml: -0.5 }}>
-        <IconButton aria-label="Move up" onClick={() => reorderPass(pass.id, -1)}>
-          <ArrowUpward sx={SMALL} />
-        </IconButton>
-        <IconButton aria-label="Move down" onClick={() => reorderPass(pass.id, 1)}>
-          <ArrowDownward sx={SMALL} />
-        </IconButton>
-        <HoldBefore of={pass.id} label={kind.name.toLowerCase()} />
-        <Tooltip title="Duplicate, with a region to be moved elsewhere">
-          <IconButton aria-label="Duplicate this pass" onClick={() => duplicatePass(pass.id)}>
-            <ContentCopy sx={SMALL} />
-          </IconButton>
-        </Tooltip>
-        <Box sx={{ flexGrow: 1 }} />
-        <IconButton aria-label="Remove this pass" onClick={() => removePass(pass.id)}>
-          <DeleteOutline sx={SMALL} />
-        </IconButton>
-      </Box>
+      <Whole id={pass.id} name={kind.name} />
     </Box>
   );
 }
+
+/** What is done with a pass as a whole; not drawn again while it moves. */
+const Whole = memo(function Whole({ id, name }: { id: string; name: string }) {
+  return (
+    <Box sx={{ display: "flex", mt: 0.5, ml: -0.5 }}>
+      <IconButton aria-label="Move up" onClick={() => reorderPass(id, -1)}>
+        <ArrowUpward sx={SMALL} />
+      </IconButton>
+      <IconButton aria-label="Move down" onClick={() => reorderPass(id, 1)}>
+        <ArrowDownward sx={SMALL} />
+      </IconButton>
+      <HoldBefore of={id} label={name.toLowerCase()} />
+      <Tooltip title="Duplicate, with a region to be moved elsewhere">
+        <IconButton aria-label="Duplicate this pass" onClick={() => duplicatePass(id)}>
+          <ContentCopy sx={SMALL} />
+        </IconButton>
+      </Tooltip>
+      <Box sx={{ flexGrow: 1 }} />
+      <IconButton aria-label="Remove this pass" onClick={() => removePass(id)}>
+        <DeleteOutline sx={SMALL} />
+      </IconButton>
+    </Box>
+  );
+});
 
 /** Where it works beside its region: in which tones, and with which group. */
 function Place({ pass }: { pass: Pass }) {

@@ -1,10 +1,11 @@
-import { Box, Button, IconButton, Menu, MenuItem, TextField, Typography } from "@mui/material";
+import { Box, Button, IconButton, Menu, MenuItem, Typography } from "@mui/material";
 import Close from "@mui/icons-material/Close";
 import MoreHoriz from "@mui/icons-material/MoreHoriz";
 import { useState } from "react";
 import { useShallow } from "zustand/react/shallow";
 import { saidOf } from "../../api/client";
 import type { Region } from "../../api/types";
+import { NameField } from "../../kit/NameField";
 import { Scale } from "../../kit/Scale";
 import { look } from "../../theme";
 import { duplicatePlace } from "../edits/passes";
@@ -133,18 +134,15 @@ function Head({ region }: { region: Region }) {
   };
   return (
     <Box sx={{ display: "flex", gap: 0.5, alignItems: "center", mb: 0.75 }}>
-      <TextField
+      <NameField
         key={region.id}
-        size="small"
-        defaultValue={region.name}
-        onBlur={(e) => {
-          if (e.target.value.trim() && e.target.value !== region.name) {
-            changeRegion(region.id, { name: e.target.value.trim() });
-            settle();
-          }
+        framed
+        label="Name of the region"
+        name={region.name}
+        onName={(name) => {
+          changeRegion(region.id, { name });
+          settle();
         }}
-        slotProps={{ htmlInput: { "aria-label": "Name of the region" } }}
-        sx={{ flexGrow: 1 }}
       />
       <Typography variant="caption" role="status">
         {said}

@@ -1,5 +1,6 @@
 import { Box } from "@mui/material";
 import { useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
+import { shallow } from "zustand/shallow";
 import { useDropPlace } from "../../kit/drag";
 import { HazeMap } from "../air/HazeMap";
 import { CastMap } from "../balance/CastMap";
@@ -19,7 +20,7 @@ import { SpecksMarks } from "../specks/Specks";
 import { WatchMarks } from "../watch/Watch";
 import { BrushRing } from "./BrushRing";
 import { Handles } from "./Handles";
-import { paint } from "./paint";
+import { paint, painted } from "./paint";
 import { useCross, useHandOnStage, type Place } from "./useHandOnStage";
 import { ToolHint } from "./ToolHint";
 import { useWheel } from "./useWheel";
@@ -108,11 +109,15 @@ function Canvas() {
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
     let frame = 0;
+    let drawn: readonly unknown[] = [];
     const draw = () => {
       frame = 0;
+      drawn = painted();
       if (canvas.current) paint(canvas.current);
     };
-    const due = () => (frame ||= requestAnimationFrame(draw));
+    const due = () => {
+      if (!frame && !shallow(drawn, painted())) frame = requestAnimationFrame(draw);
+    };
     due();
     const stops = [useViewport, useMasks, useGesture, useHand, useView, useWipe, useLay].map((store) =>
       store.subscribe(due),

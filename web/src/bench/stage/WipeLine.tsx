@@ -38,11 +38,11 @@ export function WipeLine() {
         put(at + by);
       }}
       {...drag()}
+      style={{ left: `calc(${100 * at}% - 12px)` }}
       sx={{
         position: "absolute",
         top: 0,
         bottom: 0,
-        left: `calc(${100 * at}% - 12px)`,
         width: 24,
         cursor: "ew-resize",
         touchAction: "none",

@@ -1,7 +1,7 @@
 import { look } from "../../theme";
 import { useGesture } from "../state/gesture";
 import { turned, useMasks, wanted, type MaskState } from "../state/masks";
-import { corner } from "../state/lay";
+import { corner, pictureSize } from "../state/lay";
 import { geometry, useViewport, type Seen, type ViewportState } from "../state/viewport";
 import { useWipe } from "../state/wipe";
 
@@ -33,6 +33,20 @@ export function placedImage(
   const y = g.oy + raster.y * k + (was.y - now.y) * g.scale;
   c.drawImage(image, x, y, raster.width * k, raster.height * k);
   c.filter = "none";
+}
+
+/** All that {@link paint} draws from: while it stays the same the canvas does. */
+export function painted(): readonly unknown[] {
+  const { picture, stage, zoom, surround, colourOff, alone, zebra } = useViewport.getState();
+  const { moving, before, clipping } = useGesture.getState();
+  const { mode, at, before: other } = useWipe.getState();
+  const { mask, veil, tint } = useMasks.getState();
+  const { x, y } = corner();
+  const { w, h } = pictureSize();
+  return [
+    ...[picture, stage, zoom, surround, colourOff, alone, zebra, moving, before, clipping, mode, at, other],
+    ...[mask, veil, tint, wanted(), turned(), x, y, w, h],
+  ];
 }
 
 /** Draws the picture, zebra and veil onto the stage's canvas. */

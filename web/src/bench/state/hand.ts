@@ -1,6 +1,7 @@
 import { create } from "zustand";
 import type { Part, Point } from "../../api/types";
 import { cut, useLay } from "./lay";
+import { showAlone, useViewport } from "./viewport";
 
 /** How the brush is set; size in pixels at full size. */
 export interface BrushTip {
@@ -68,11 +69,12 @@ export function choosePass(pass: string, region: string) {
   take(region ? { pass, region, sheet: false, part: "" } : { pass });
 }
 
-/** One step back: the draft, the tool, the part, the sheet, the pass, the region. */
+/** One step back: the draft, the tool, the frame shown alone, the part, the sheet, the pass, the region. */
 export function stepBack() {
   const { draft, tool, part, sheet, pass } = useHand.getState();
   if (draft.length > 0) take({ draft: [] });
   else if (tool !== "look") take({ tool: "look" });
+  else if (useViewport.getState().alone) showAlone("");
   else if (sheet && part) take({ part: "" });
   else if (sheet) take({ sheet: false });
   else if (useLay.getState().cutting) cut(false);

@@ -103,7 +103,9 @@ function watch(): (() => void)[] {
         if (useViewport.getState().alone) useViewport.setState({ alone: "" });
         forgetLost(now.recipe);
         if (now.recipe?.geometry === old.recipe?.geometry) {
-          pictureDue();
+          // the server draws while the page draws its controls
+          if (useGesture.getState().moving) askPicture();
+          else pictureDue();
           maskDue();
         } else void layAnew();
       }

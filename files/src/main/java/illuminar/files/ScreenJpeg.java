@@ -14,6 +14,9 @@ public final class ScreenJpeg {
 
   private static final int STRIPS = 2;
 
+  /** Pixels that a strip is worth; cutting and joining smaller ones takes longer than it saves. */
+  private static final int WORTH = 200_000;
+
   private ScreenJpeg() {}
 
   /** So many rows of a picture, encoded. */
@@ -26,7 +29,8 @@ public final class ScreenJpeg {
    */
   public static List<Strip> strips(Picture p, double quality) {
     int blocks = (p.height() + BLOCK - 1) / BLOCK;
-    int strips = Math.min(STRIPS, blocks);
+    int worth = p.width() * p.height() / WORTH;
+    int strips = Math.max(1, Math.min(STRIPS, Math.min(blocks, worth)));
     return IntStream.range(0, strips)
         .parallel()
         .mapToObj(

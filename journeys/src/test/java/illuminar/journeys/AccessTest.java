@@ -47,10 +47,15 @@ class AccessTest {
     for (String stage :
         List.of(
             "All", "Frames", "Ground", "Windows", "Lights", "Tone", "Colour", "Air", "Balance",
-            "Finish")) {
+            "Mend", "Finish")) {
       bench.open(stage);
       look(stage);
     }
+    bench.open("Mend");
+    bench.button("Look for dust").click();
+    page.locator("[data-speck]").first().or(page.getByText("looks like dust")).first().waitFor();
+    look("likely dust");
+    page.keyboard().press("Escape");
     bench.open("Windows");
     bench.choose(bench.passes("show-view"));
     look("an open pass");

@@ -52,6 +52,47 @@ class FaultsTest {
     assertThat(bench.saved()).hasText(saved);
   }
 
+  /** Job 26: nothing, the huge and what runs the other way. */
+  @Test
+  void numbersOfAnySizeStayWithinTheirScale() {
+    bench.add("Tone", "tone");
+    bench.waitForPicture(() -> bench.set("Exposure", "9".repeat(400)));
+    String most = bench.slider("Exposure").getAttribute("aria-valuemax");
+    assertThat(bench.slider("Exposure")).hasAttribute("aria-valuenow", most);
+    bench.set("Exposure", "");
+    assertThat(bench.slider("Exposure")).hasAttribute("aria-valuenow", most);
+    bench.set("Exposure", "*-" + "9".repeat(30));
+    assertThat(bench.slider("Exposure"))
+        .hasAttribute("aria-valuenow", bench.slider("Exposure").getAttribute("aria-valuemin"));
+    assertThat(bench.saved()).containsText("Saved");
+  }
+
+  /** Job 26: names of any length, of nothing, and of what means something elsewhere. */
+  @Test
+  void namesOfAnyLengthAndKind() {
+    bench.ellipse(0.3, 0.4, 0.4, 0.5);
+    Locator name = page.getByLabel("Name of the region");
+    for (String strange : List.of("<b>&amp;\"';--</b>", "\u202easlant\u0301 🏠", "ü".repeat(400))) {
+      name.focus();
+      page.keyboard().press("Control+a");
+      page.keyboard().insertText(strange);
+      page.keyboard().press("Enter");
+      String kept = strange.substring(0, Math.min(200, strange.length()));
+      assertThat(bench.region(kept)).isVisible();
+      name.focus();
+      page.keyboard().press("Control+a");
+      page.keyboard().insertText("   ");
+      page.keyboard().press("Enter");
+      assertThat(name).hasValue(kept);
+    }
+    assertThat(bench.saved()).containsText("Saved");
+    bench.reload();
+    assertThat(bench.region("ü".repeat(200))).isVisible();
+    assertThat(page.evaluate("() => document.documentElement.scrollWidth"))
+        .as("a long name pushes nothing out of the window")
+        .isEqualTo(page.evaluate("() => document.documentElement.clientWidth"));
+  }
+
   @Test
   void aDoubleClickAddsOnePass() {
     bench.open("Tone");

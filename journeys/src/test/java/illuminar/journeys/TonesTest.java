@@ -1,10 +1,13 @@
 package illuminar.journeys;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -78,6 +81,58 @@ class TonesTest {
     assertThat(bench.passes("levels").first()).containsText("white at 95 %");
     bench.set("Gamma", "1.2");
     assertThat(bench.passes("levels").first()).containsText("gamma 1.2");
+  }
+
+  /** What the ladder says of a frame, darkest first: burnt and blocked share. */
+  private static final String FRAMES =
+      """
+      async () => {
+        const view = location.pathname.match(/views\\/([0-9a-f-]+)/)[1];
+        const { frames } = await (await fetch(`/api/views/${view}`)).json();
+        return frames.sort((a, b) => a.stops - b.stops).map(f => [f.burnt, f.blocked]);
+      }
+      """;
+
+  /**
+   * Whether a new histogram has come, and what is written under it agrees as far as fewer pixels
+   * can.
+   */
+  private static final String AGREES =
+      """
+      ([shares, seen]) => {
+        const [, ...said] = document.body.innerText.match(/Burnt ([\\d.]+) % · blocked ([\\d.]+) %/);
+        return said.every((s, i) => Math.abs(s - 100 * shares[i]) < 1 + 2 * shares[i]) && !seen.includes(
+          document.querySelector('[data-testid=histogram] polygon').getAttribute('points'));
+      }
+      """;
+
+  private static String histogram() {
+    return page.getByTestId("histogram").locator("polygon").getAttribute("points");
+  }
+
+  /** Job 1: the histogram, the burnt and the blocked of each frame, the mouse untouched. */
+  @Test
+  void theTonesOfEachFrameAreSeenByKeys() {
+    bench.open("Tone");
+    String ours = histogram();
+    List<?> frames = (List<?>) page.evaluate(FRAMES);
+    bench.waitForPicture(() -> page.keyboard().press("."));
+    for (int i = 0; i < frames.size(); i++) {
+      page.keyboard().press(",");
+    }
+    List<String> seen = new ArrayList<>();
+    for (Object shares : frames) {
+      page.waitForFunction(AGREES, List.of(shares, seen));
+      seen.add(histogram());
+      page.keyboard().press(".");
+    }
+    page.keyboard().press("z");
+    assertThat(page.locator("button[value=z]")).hasAttribute("aria-pressed", "true");
+    page.keyboard().press("z");
+    page.keyboard().press("Escape");
+    page.waitForFunction(
+        "was => document.querySelector('[data-testid=histogram] polygon').getAttribute('points') === was",
+        ours);
   }
 
   @Test

@@ -6,10 +6,7 @@ package illuminar.core.colour;
  * cameras bend the last tenth of a stop.
  */
 public final class Burnt {
-  /** On screen: 8-bit codes of 255, and what would be above. */
-  public static final float ON_SCREEN = 0.997f;
-
-  /** In a file: the two highest 8-bit codes. */
+  /** In a file and on the screen: the two highest 8-bit codes, and what would be above. */
   public static final float IN_FILE = 0.985f;
 
   /** A lamp or a light as bright: none of its colour remains. */

@@ -1,6 +1,5 @@
 package illuminar.core.measure;
 
-import illuminar.core.colour.Burnt;
 import illuminar.core.colour.Space;
 import illuminar.core.colour.Stops;
 import illuminar.core.picture.Picture;
@@ -10,8 +9,7 @@ import illuminar.core.picture.Picture;
  *
  * @param light counts of luminance from {@link #FROM} stops to white, {@link #BINS} of them
  * @param red counts of the red channel, likewise green and blue
- * @param burnt share of pixels with a channel at or above white
- * @param blocked share of pixels with luminance that no 8-bit code shows
+ * @param burnt share of burnt pixels, see {@link Clipping}; likewise blocked
  */
 public record Histogram(
     int[] light, int[] red, int[] green, int[] blue, double burnt, double blocked) {
@@ -46,8 +44,9 @@ public record Histogram(
       bins[1][bin(r)]++;
       bins[2][bin(g)]++;
       bins[3][bin(b)]++;
-      burnt += Math.max(r, Math.max(g, b)) >= Burnt.ON_SCREEN ? 1 : 0;
-      blocked += y < 0.00016f ? 1 : 0;
+      float most = Clipping.mostOfWork(r, g, b);
+      burnt += Clipping.burnt(most) ? 1 : 0;
+      blocked += Clipping.blocked(most) ? 1 : 0;
     }
     return new Histogram(
         bins[0], bins[1], bins[2], bins[3], (double) burnt / n, (double) blocked / n);

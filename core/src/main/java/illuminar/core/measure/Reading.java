@@ -1,6 +1,5 @@
 package illuminar.core.measure;
 
-import illuminar.core.colour.Burnt;
 import illuminar.core.colour.Lab;
 import illuminar.core.colour.Matrix3;
 import illuminar.core.colour.Space;
@@ -15,7 +14,8 @@ import illuminar.core.picture.Picture;
  * @param spread mean CIEDE2000 difference of single pixels from that colour
  * @param stops luminance in stops below white
  * @param srgb 8-bit codes of the mean light
- * @param trusted false where more than a tenth of the area is burnt or blocked
+ * @param trusted false where more than a tenth of the area is burnt or blocked, see {@link
+ *     Clipping}
  */
 public record Reading(Lab lab, double spread, double stops, int[] srgb, boolean trusted) {
 
@@ -38,8 +38,8 @@ public record Reading(Lab lab, double spread, double stops, int[] srgb, boolean 
         for (int c = 0; c < 3; c++) {
           sum[c] += clip(p.channel(c)[i]);
         }
-        float most = Math.max(p.r()[i], Math.max(p.g()[i], p.b()[i]));
-        bad += most >= Burnt.ON_SCREEN || most < 0.0003f ? 1 : 0;
+        float most = Clipping.mostOfWork(p.r()[i], p.g()[i], p.b()[i]);
+        bad += Clipping.burnt(most) || Clipping.blocked(most) ? 1 : 0;
         n++;
       }
     }

@@ -4,10 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import illuminar.core.colour.WorkingSpace;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
 import java.util.Arrays;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class MeasureTest {
 
@@ -45,6 +48,34 @@ class MeasureTest {
     assertThat(h.light()[(int) (0.8 * Histogram.BINS)]).isEqualTo(1200);
     assertThat(Histogram.of(flat(1)).burnt()).isEqualTo(1);
     assertThat(Histogram.of(flat(0)).blocked()).isEqualTo(1);
+  }
+
+  /**
+   * What a file holds as a saturated lamp or a blue shadow counts as in the file, whatever its
+   * light is in another space; the codes by the formula of IEC 61966-2-1.
+   */
+  @ParameterizedTest
+  @CsvSource({
+    "255, 120, 10, true, false", "254, 254, 254, true, false", "253, 253, 253, false, false",
+    "10, 30, 254, true, false", "2, 2, 2, false, true", "3, 0, 0, false, false",
+    "0, 0, 3, false, false", "0, 0, 0, false, true"
+  })
+  void whatIsClippedIsSaidByTheCodesOfTheFile(
+      int red, int green, int blue, boolean burnt, boolean blocked) {
+    Picture p = Picture.of(1, 1);
+    int[] codes = {red, green, blue};
+    for (int c = 0; c < 3; c++) {
+      double v = codes[c] / 255.0;
+      p.channel(c)[0] = (float) (v <= 0.04045 ? v / 12.92 : Math.pow((v + 0.055) / 1.055, 2.4));
+    }
+    Clipping.Shares file = Clipping.ofSrgb(p);
+    assertThat(file.burnt() == 1).isEqualTo(burnt);
+    assertThat(file.blocked() == 1).isEqualTo(blocked);
+    WorkingSpace.fromSrgb(p.planes());
+    Histogram h = Histogram.of(p);
+    assertThat(h.burnt()).isEqualTo(file.burnt());
+    assertThat(h.blocked()).isEqualTo(file.blocked());
+    assertThat(Reading.at(p, 0, 0, 1).trusted()).isEqualTo(!burnt && !blocked);
   }
 
   /** A rim that was painted in by hand comes back as the share of the step that it was. */

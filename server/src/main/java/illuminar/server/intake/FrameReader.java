@@ -1,12 +1,12 @@
 package illuminar.server.intake;
 
-import illuminar.core.colour.Burnt;
 import illuminar.core.colour.Srgb;
 import illuminar.core.colour.WorkingSpace;
 import illuminar.core.frame.Codes;
 import illuminar.core.frame.Pyramid;
 import illuminar.core.frame.Similarity;
 import illuminar.core.intake.Grouping;
+import illuminar.core.measure.Clipping;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
 import illuminar.files.BadPicture;
@@ -86,9 +86,10 @@ class FrameReader {
       PictureWorkers.Glance seen = door.glance(p, name);
       Codes codes = seen.codes();
       Pyramid pyramid = Pyramid.of(codes);
-      Raster raster = Raster.fitted(codes.width(), codes.height(), THUMB);
-      Picture small = pyramid.draw(raster, Similarity.NONE, codes.width(), codes.height());
-      double[] tone = tone(small);
+      // averaged less, since small burnt places are lost in a thumbnail
+      Clipping.Shares clipped =
+          Clipping.ofSrgb(drawn(pyramid, Math.max(codes.width(), codes.height())));
+      Picture small = drawn(pyramid, THUMB);
       WorkingSpace.fromSrgb(small.planes());
       byte[] thumb = ScreenJpeg.of(small, 0.82);
       Read read =
@@ -98,9 +99,9 @@ class FrameReader {
               Sha256.of(p),
               seen.header(),
               seen.capture(),
-              tone[0],
-              tone[1],
-              tone[2],
+              middle(small),
+              clipped.burnt(),
+              clipped.blocked(),
               thumb);
       known.put(p, read);
       return read;
@@ -109,18 +110,18 @@ class FrameReader {
     }
   }
 
-  /** Mean code, burnt share and blocked share of a display-linear picture. */
-  private static double[] tone(Picture p) {
+  private static Picture drawn(Pyramid pyramid, int longEdge) {
+    int w = pyramid.width();
+    int h = pyramid.height();
+    return pyramid.draw(Raster.fitted(w, h, longEdge), Similarity.NONE, w, h);
+  }
+
+  /** Mean code of green, from 0 to 1, of a display-linear picture. */
+  private static double middle(Picture p) {
     double sum = 0;
-    int burnt = 0;
-    int blocked = 0;
-    for (int i = 0; i < p.g().length; i++) {
-      sum += Srgb.encodeFast(p.g()[i]);
-      float most = Math.max(p.r()[i], Math.max(p.g()[i], p.b()[i]));
-      burnt += most > Burnt.IN_FILE ? 1 : 0;
-      blocked += most < 0.0009f ? 1 : 0;
+    for (float g : p.g()) {
+      sum += Srgb.encodeFast(g);
     }
-    double n = p.g().length;
-    return new double[] {sum / n, burnt / n, blocked / n};
+    return sum / p.g().length;
   }
 }

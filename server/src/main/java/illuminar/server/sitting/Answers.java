@@ -32,12 +32,20 @@ import javax.imageio.ImageIO;
 final class Answers {
   private static final int MOST_PIXELS = 9_000_000;
 
+  /** How long a view counts as lately looked at; nanoseconds. */
+  private static final long LATELY = 2_000_000_000L;
+
   private final Supplier<View> view;
   private final OpenViews open;
   private final RecipeJson json;
   private Picture shown = Picture.of(1, 1);
   private Raster shownAt = new Raster(1, 0, 0, 1, 1);
   private Laid shownAs = Laid.of(Geometry.NONE, 1, 1);
+
+  /** The view as it was when it was last looked at. */
+  private Optional<View> known = Optional.empty();
+
+  private long lookedAt;
 
   /** The first pinned probe's colour, from which the others differ. */
   private Optional<Lab> first = Optional.empty();
@@ -78,7 +86,7 @@ final class Answers {
   private Given picture(Request.PictureRequest asked) {
     long start = System.nanoTime();
     Raster raster = checked(asked.raster());
-    View now = view.get();
+    View now = asked.draft() ? lately() : looked();
     Laid laid = laid(now, asked.recipe(), asked.uncut());
     Picture picture =
         asked.draft() && asked.frame().isEmpty()
@@ -105,6 +113,18 @@ final class Answers {
             (rendered - start) / 1e6,
             (System.nanoTime() - start) / 1e6),
         strips.stream().map(ScreenJpeg.Strip::jpeg).toArray(byte[][]::new));
+  }
+
+  private View looked() {
+    View now = view.get();
+    known = Optional.of(now);
+    lookedAt = System.nanoTime();
+    return now;
+  }
+
+  /** What follows a hand does not ask the database each time: a sharp picture follows it soon. */
+  private View lately() {
+    return known.filter(v -> System.nanoTime() - lookedAt < LATELY).orElseGet(this::looked);
   }
 
   private static Laid laid(View view, Recipe recipe, boolean uncut) {
@@ -149,14 +169,14 @@ final class Answers {
   private Given pick(Request.PickRequest asked) {
     Reading reading =
         open.work(
-            view.get(),
+            looked(),
             s -> s.colour(asked.recipe(), asked.look(), asked.x(), asked.y(), asked.radius()));
     return new Given(new Answer.PickAnswer(asked.seq(), asked.slot(), reading));
   }
 
   private Given mask(Request.MaskRequest asked) throws IOException {
     Raster raster = checked(asked.raster());
-    View now = view.get();
+    View now = looked();
     Laid laid = laid(now, asked.recipe(), asked.uncut());
     float[] share =
         open.work(
