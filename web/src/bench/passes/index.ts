@@ -7,13 +7,13 @@ import { borrowed } from "./borrowed";
 import { clearCasts } from "./clear-casts";
 import { curve } from "./curve";
 import { dodgeBurn } from "./dodge-burn";
+import { looped } from "./looped";
 import type { PassUi } from "./pass";
 import { restoreLight } from "./restore-light";
-import { shadow } from "./shadow";
 import { vignette } from "./vignette";
 
 /** Kinds of passes that need more than the catalogue says, one line a kind. */
-const ALL: PassUi[] = [curve, restoreLight, clearCasts, vignette, shadow, dodgeBurn, ...borrowed];
+const ALL: PassUi[] = [curve, restoreLight, clearCasts, vignette, dodgeBurn, ...looped, ...borrowed];
 
 export const passUi = (kind: string): PassUi | undefined => ALL.find((p) => p.kind === kind);
 

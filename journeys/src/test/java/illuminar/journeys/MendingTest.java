@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
@@ -140,6 +141,26 @@ class MendingTest {
     assertThat(bench.saved()).containsText("Saved");
     bench.reload();
     assertThat(bench.passes("shadow")).containsText("penumbra");
+  }
+
+  /** What is mirrored is looped and said of what; where no frame tells it, that is said. */
+  @Test
+  void aReflectionIsLooped() {
+    Locator off = bench.add("Take reflections off", "reflections");
+    assertThat(page.getByText("Draw round it in one go")).isVisible();
+    bench.drag(0.3, 0.6, 0.36, 0.6, 0.36, 0.66, 0.3, 0.66);
+    assertThat(bench.saved()).containsText("Saved");
+    page.keyboard().press("Escape");
+    page.keyboard().press("Escape");
+    bench.open("Mend");
+    assertThat(off).containsText("of what glass mirrors off Reflection 1");
+    off.getByLabel(Pattern.compile("^Surface: ")).click();
+    bench.item("gloss").click();
+    assertThat(off).containsText("of what gloss mirrors off Reflection 1");
+    assertThat(page.getByRole(AriaRole.STATUS).filter(said("Nothing is taken off"))).isVisible();
+    assertThat(bench.saved()).containsText("Saved");
+    bench.reload();
+    assertThat(bench.passes("reflections")).containsText("gloss mirrors off Reflection 1");
   }
 
   /** Weak strokes of one pass: those with Alt darken. */

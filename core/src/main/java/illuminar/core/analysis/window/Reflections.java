@@ -9,11 +9,11 @@ import illuminar.core.frame.Role;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
 import java.util.Arrays;
+import java.util.BitSet;
 
 /**
- * Reflections of the room in the window panes, measured from a pair of frames that differ in one
- * light: light adds up, so the mirrored room is added to the view and goes with the light that made
- * it.
+ * Reflections on glass and gloss, measured from a pair of frames that differ in one light: light
+ * adds up, so what is mirrored is added to what lies behind and goes with the light that made it.
  *
  * <p>Lamps on and off at the same settings give the reflection of the lamp-lit room itself. A flash
  * frame and its ambient partner give the room as the flash shows it; how much of that pattern lies
@@ -25,14 +25,35 @@ import java.util.Arrays;
  * @param without id of the frame that lacks it
  * @param share per channel, from that light at the pair's settings to what the frame in question
  *     has of it at its own
+ * @param own per channel: the part of that light, over the light of the other frame, that lies on a
+ *     surface rather than in it; 0 on glass
  * @param part of the panes' light that it makes up, 0 to 1
  * @param said why nothing tells them
  */
-public record Reflections(String with, String without, float[] share, double part, String said) {
+public record Reflections(
+    String with, String without, float[] share, float[] own, double part, String said) {
 
   private static Reflections none(String why) {
-    return new Reflections("", "", new float[3], 0, why);
+    return new Reflections("", "", new float[3], new float[3], 0, why);
   }
+
+  /** What a light is mirrored in. */
+  public enum Surface {
+    /** It takes no light itself: all that a light adds to it is mirrored. */
+    GLASS,
+
+    /**
+     * It takes light as well as mirroring it. What a light adds to its own colour everywhere is no
+     * reflection: the least that it adds over most of the place, in shares of the other light.
+     */
+    GLOSS
+  }
+
+  /** Share of a glossy place that may be lit without being mirrored in. */
+  private static final double PLAIN = 0.25;
+
+  /** Part of a picture's edges that a mirrored pattern explains where it is there at all. */
+  private static final double EXPLAINED = 0.02;
 
   private static final int MOST_KEPT = 12;
 
@@ -97,85 +118,226 @@ public record Reflections(String with, String without, float[] share, double par
       for (Frame f : LightsApart.paired(analysis, role)) {
         pair = true;
         Frame other = LightsApart.ambientOf(analysis, f);
-        Told told = told(analysis, asked.glass, shown, lamps ? other : f, lamps ? f : other);
+        Frame with = lamps ? other : f;
+        Told told =
+            told(
+                analysis,
+                asked.glass,
+                light(analysis, shown.id()),
+                with,
+                lamps ? f : other,
+                0,
+                Math.pow(2, shown.stops() - with.stops()));
         if (told.known >= ENOUGH) {
           return told.reflections(lamps);
         }
       }
     }
-    return none(
-        pair
-            ? "the panes are burnt in the frames that could tell what they mirror"
-            : "reflections need a lamps-off frame, or a flash frame, and one at the same settings"
-                + " without");
+    return none(pair ? BURNT : NO_PAIR);
+  }
+
+  private static final String BURNT =
+      "the panes are burnt in the frames that could tell what they mirror";
+  private static final String NO_PAIR =
+      "reflections need a lamps-off frame, or a flash frame, and one at the same settings without";
+
+  /**
+   * What is mirrored in a finished picture, by the pair of frames whose pattern explains most of
+   * it. How the picture was made of the frames does not matter: how much of the pattern it has is
+   * found from its own edges.
+   *
+   * @param light behind the picture, with the camera's primaries, on the analysis raster
+   * @param place on the small grid; what is not wholly of it does not count
+   */
+  public static Reflections over(Analysis analysis, Picture light, float[] place, Surface surface) {
+    boolean pair = false;
+    boolean known = false;
+    Told best = null;
+    for (Role role : new Role[] {Role.LAMPS_OFF, Role.FLASH}) {
+      for (Frame f : LightsApart.paired(analysis, role)) {
+        pair = true;
+        Frame other = LightsApart.ambientOf(analysis, f);
+        boolean lamps = role == Role.LAMPS_OFF;
+        Told told =
+            told(
+                analysis,
+                place,
+                light,
+                lamps ? other : f,
+                lamps ? f : other,
+                surface == Surface.GLOSS ? PLAIN : 0,
+                1);
+        known |= told.known >= ENOUGH;
+        if (told.known >= ENOUGH && (best == null || told.explained() > best.explained())) {
+          best = told;
+        }
+      }
+    }
+    if (best == null) {
+      return none(pair && !known ? BURNT : NO_PAIR);
+    }
+    return best.explained() < EXPLAINED
+        ? none("nothing that a lamps-off or a flash frame tells is mirrored here")
+        : best.reflections(false);
   }
 
   /**
-   * @param known share of the panes that is not burnt in the pair
-   * @param slope per channel: the gradients of the pattern in those of the frame, over their own
-   * @param ratio per channel: light of the pattern over that of the frame
-   * @param gain from the pair's exposure to the frame's
+   * The mirrored light at the pair's settings, with the camera's primaries.
+   *
+   * @param lit the frame that has the light, display-linear; {@code dark} the one that lacks it
+   */
+  public Picture mirrored(Response response, Picture lit, Picture dark) {
+    return pattern(response, lit, dark, own);
+  }
+
+  private static Picture pattern(Response response, Picture lit, Picture dark, float[] own) {
+    Picture light = LightsApart.difference(response, lit, dark);
+    for (int c = 0; c < 3; c++) {
+      float[] of = light.channel(c);
+      float[] other = dark.channel(c);
+      for (int i = 0; own[c] > 0 && i < of.length; i++) {
+        of[i] = Math.max(0, of[i] - own[c] * response.toLight(c, other[i]));
+      }
+    }
+    return light;
+  }
+
+  /**
+   * @param known share of the place that is not burnt in the pair
+   * @param own as {@link Reflections#own}
+   * @param cross per channel: the gradients of the pattern times those of the picture
+   * @param square per channel: of the pattern alone
+   * @param edges of the picture alone, all channels
+   * @param ratio per channel: light of the pattern over that of the picture
+   * @param gain from the pair's exposure to the picture's
    */
   private record Told(
-      String with, String without, double known, double[] slope, double[] ratio, double gain) {
+      String with,
+      String without,
+      double known,
+      float[] own,
+      double[] cross,
+      double[] square,
+      double edges,
+      double[] ratio,
+      double gain) {
+
+    double slope(int c) {
+      return cross[c] / Math.max(1e-12, square[c]);
+    }
+
+    /** Part of the picture's edges that are those of the pattern. */
+    double explained() {
+      double sum = 0;
+      for (int c = 0; c < 3; c++) {
+        sum += Math.max(0, slope(c)) * Math.max(0, cross[c]);
+      }
+      return sum / Math.max(1e-12, edges);
+    }
+
     Reflections reflections(boolean exact) {
       float[] share = new float[3];
       double part = 0;
       for (int c = 0; c < 3; c++) {
-        double s = exact ? gain : Math.max(0, Math.min(MOST * gain, slope[c]));
+        double s = exact ? gain : Math.max(0, Math.min(MOST * gain, slope(c)));
         share[c] = (float) s;
         part += Math.min(1, s * ratio[c]) / 3;
       }
-      return new Reflections(with, without, share, part, "");
+      return new Reflections(with, without, share, own, part, "");
     }
   }
 
+  /**
+   * @param view light with the camera's primaries, on the analysis raster
+   * @param plain share of the place that may be lit without being mirrored in
+   */
   private static Told told(
-      Analysis analysis, float[] glass, Frame shown, Frame with, Frame without) {
+      Analysis analysis,
+      float[] glass,
+      Picture view,
+      Frame with,
+      Frame without,
+      double plain,
+      double gain) {
     Response response = analysis.frames().response();
     Picture lit = analysis.draw(with.id(), analysis.raster());
-    Picture pattern =
-        LightsApart.difference(response, lit, analysis.draw(without.id(), analysis.raster()));
-    Picture view = analysis.draw(shown.id(), analysis.raster());
-    Raster small = analysis.small();
+    Picture dark = analysis.draw(without.id(), analysis.raster());
     int w = view.width();
-    double known = 0;
-    double all = 1e-9;
+    float cutOff = response.toLight(1, Burnt.NO_SUM);
+    BitSet within = within(analysis, glass, w, view.height());
+    int all = within.cardinality();
+    within.stream()
+        .filter(
+            i -> burnt(lit, i) || burnt(lit, i + 1) || burnt(lit, i + w) || view.mostAt(i) > cutOff)
+        .forEach(within::clear);
+    float[] own = own(response, lit, dark, within, plain);
+    Picture pattern = pattern(response, lit, dark, own);
     double[] cross = new double[3];
     double[] square = new double[3];
-    double[] sum = new double[3];
-    double[] light = new double[3];
-    for (int y = 0; y + 1 < view.height(); y++) {
-      int row = y * small.height() / view.height() * small.width();
-      for (int i = y * w; i < y * w + w - 1; i++) {
-        if (glass[row + (i - y * w) * small.width() / w] < WHOLLY) {
-          continue;
-        }
-        all++;
-        if (burnt(lit, i) || burnt(lit, i + 1) || burnt(lit, i + w) || burnt(view, i)) {
-          continue;
-        }
-        known++;
-        for (int c = 0; c < 3; c++) {
-          float[] f = pattern.channel(c);
-          float[] v = view.channel(c);
-          double own = response.toLight(c, v[i]);
-          double right = response.toLight(c, v[i + 1]) - own;
-          double down = response.toLight(c, v[i + w]) - own;
-          cross[c] += (f[i + 1] - f[i]) * right + (f[i + w] - f[i]) * down;
-          square[c] +=
-              (f[i + 1] - f[i]) * (f[i + 1] - f[i]) + (f[i + w] - f[i]) * (f[i + w] - f[i]);
-          sum[c] += f[i];
-          light[c] += own;
-        }
+    double[] ratio = new double[3];
+    double edges = 0;
+    for (int c = 0; c < 3; c++) {
+      float[] f = pattern.channel(c);
+      float[] v = view.channel(c);
+      double sum = 0;
+      double light = 1e-9;
+      for (int i = within.nextSetBit(0); i >= 0; i = within.nextSetBit(i + 1)) {
+        double here = v[i];
+        double right = v[i + 1] - here;
+        double down = v[i + w] - here;
+        double across = f[i + 1] - f[i];
+        double along = f[i + w] - f[i];
+        cross[c] += across * right + along * down;
+        square[c] += across * across + along * along;
+        edges += right * right + down * down;
+        sum += f[i];
+        light += here;
+      }
+      ratio[c] = sum / light;
+    }
+    double known = within.cardinality() / Math.max(1e-9, all);
+    return new Told(with.id(), without.id(), known, own, cross, square, edges, ratio, gain);
+  }
+
+  /** The light that a frame shows, with the camera's primaries. */
+  private static Picture light(Analysis analysis, String frame) {
+    return LightsApart.difference(
+        analysis.frames().response(), analysis.draw(frame, analysis.raster()), Picture.of(0, 0));
+  }
+
+  /** Pixels of the analysis raster that lie wholly in a place on the small grid. */
+  private static BitSet within(Analysis analysis, float[] place, int w, int h) {
+    Raster small = analysis.small();
+    BitSet out = new BitSet(w * h);
+    for (int y = 0; y + 1 < h; y++) {
+      int row = y * small.height() / h * small.width();
+      for (int x = 0; x + 1 < w; x++) {
+        out.set(y * w + x, place[row + x * small.width() / w] >= WHOLLY);
       }
     }
-    double gain = Math.pow(2, shown.stops() - with.stops());
-    for (int c = 0; c < 3; c++) {
-      cross[c] /= Math.max(1e-12, square[c]);
-      sum[c] /= Math.max(1e-9, light[c]);
+    return out;
+  }
+
+  /** Per channel, what a light adds to a surface itself over the light that is there without it. */
+  private static float[] own(
+      Response response, Picture lit, Picture dark, BitSet within, double plain) {
+    float[] own = new float[3];
+    for (int c = 0; plain > 0 && !within.isEmpty() && c < 3; c++) {
+      float[] a = lit.channel(c);
+      float[] b = dark.channel(c);
+      int channel = c;
+      double[] over =
+          within.stream()
+              .mapToDouble(
+                  i -> {
+                    double without = response.toLight(channel, b[i]);
+                    return response.toLight(channel, a[i]) / Math.max(1e-5, without) - 1;
+                  })
+              .sorted()
+              .toArray();
+      own[c] = (float) Math.max(0, over[(int) (plain * over.length)]);
     }
-    return new Told(with.id(), without.id(), known / all, cross, sum, gain);
+    return own;
   }
 
   private static boolean burnt(Picture p, int i) {

@@ -38,6 +38,7 @@ public final class Catalogue {
           LiftShadow.class,
           Heal.class,
           TakeOut.class,
+          Unmirror.class,
           CloneOver.class,
           DodgeBurn.class,
           ReduceNoise.class,

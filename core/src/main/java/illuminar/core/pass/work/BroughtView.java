@@ -1,6 +1,5 @@
 package illuminar.core.pass.work;
 
-import illuminar.core.analysis.light.LightsApart;
 import illuminar.core.analysis.window.Reflections;
 import illuminar.core.colour.Burnt;
 import illuminar.core.frame.Response;
@@ -27,7 +26,7 @@ public interface BroughtView {
       Picture out = tile.frames().apply(frame).copy();
       Picture with = tile.frames().apply(reflections.with());
       Picture mirrored =
-          LightsApart.difference(response, with, tile.frames().apply(reflections.without()));
+          reflections.mirrored(response, with, tile.frames().apply(reflections.without()));
       float[] region = tile.region().copy();
       for (int i = 0; i < region.length; i++) {
         if (region[i] > 0 && with.mostAt(i) <= Burnt.NO_SUM) {
