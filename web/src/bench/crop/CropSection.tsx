@@ -83,6 +83,11 @@ export function CropSection() {
           onSettle={settle}
         />
       ))}
+      {geometry.why && (
+        <Typography variant="caption" component="div" sx={{ mt: 0.75 }}>
+          {geometry.why}
+        </Typography>
+      )}
     </Section>
   );
 }

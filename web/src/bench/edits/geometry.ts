@@ -18,6 +18,7 @@ export const AS_IT_LIES: Geometry = {
   red: 0,
   blue: 0,
   crop: { ratio: 0, left: 0, top: 0, width: 0, height: 0 },
+  why: "",
 };
 
 /** Changes how the picture lies while a gesture is under way. */
@@ -31,12 +32,12 @@ export function setGeometry(to: Partial<Geometry>) {
   settle();
 }
 
-export type GeometryNumber = Exclude<keyof Geometry, "crop">;
+export type GeometryNumber = Exclude<keyof Geometry, "crop" | "why">;
 
 /** A control of it moves. */
 export function moveGeometry(name: GeometryNumber, value: number) {
   move(GEOMETRY);
-  changeGeometry({ [name]: value });
+  changeGeometry({ [name]: value, why: "" });
 }
 
 /** A line of the view that is plumb or level in the room. */
@@ -53,7 +54,7 @@ export async function straighten(geometry: Geometry, lines: Leaning[]) {
     const straight = await data(
       server.POST("/api/views/{id}/straightened", { params: { path: { id } }, body: { geometry, lines } }),
     );
-    if (recipe()) setGeometry(straight);
+    if (recipe()) setGeometry({ ...straight, why: "" });
   } catch (e) {
     complain(saidOf(e));
   }

@@ -3,6 +3,7 @@ package illuminar.journeys;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
 import illuminar.server.TestServer;
 import java.nio.file.Path;
 import java.util.Arrays;
@@ -62,15 +63,16 @@ public final class ScreenSpeed {
   private static final String WATCH =
       """
       () => {
-        Object.assign(window, { took: [], server: [], sharp: [], passes: {} });
+        Object.assign(window, { took: [], server: [], sharp: [], passes: {}, of: '' });
         let since = 0;
         let last = 0;
-        addEventListener('keydown', () => { last = since = performance.now(); }, true);
+        const began = () => { last = since = performance.now(); };
+        addEventListener('keydown', began, true);
+        addEventListener('pointermove', e => { if (e.buttons && !since) began(); }, true);
         new MutationObserver(() => requestAnimationFrame(() => setTimeout(() => {
           const { sharp } = document.documentElement.dataset;
           if (since) {
-            const open = document.querySelector('[data-testid=pass]:has([aria-expanded=true])');
-            (window.passes[open.dataset.kind] ??= []).push(performance.now() - since);
+            (window.passes[window.of] ??= []).push(performance.now() - since);
             window.took.push(performance.now() - since);
             window.server.push(Number(document.querySelector('[data-testid=timing]').dataset.server));
           }
@@ -119,20 +121,14 @@ public final class ScreenSpeed {
       for (int round = 0; round < 2; round++) {
         for (int pass = 0; pass < 12; pass++) {
           Locator p = page.getByTestId("pass").nth(pass);
+          page.evaluate("kind => { window.of = kind; }", p.getAttribute("data-kind"));
           p.getByRole(
                   AriaRole.BUTTON,
                   new Locator.GetByRoleOptions().setName(Pattern.compile("^Open ")))
               .click();
-          Locator slider = p.getByRole(AriaRole.SLIDER).first();
-          slider.focus();
-          page.waitForTimeout(REACH);
-          for (int k = 0; k < MOVES; k++) {
-            int n = ((Number) page.evaluate("() => window.took.length")).intValue();
-            page.keyboard().press(k % 2 == 0 ? "ArrowRight" : "ArrowLeft");
-            page.waitForFunction("n => window.took.length > n", n);
-          }
-          page.waitForFunction("() => document.documentElement.dataset.sharp === 'true'");
+          moves(page, p.getByRole(AriaRole.SLIDER).first());
         }
+        regions(page);
         if (round == 0) {
           page.evaluate(
               "() => Object.assign(window, { took: [], server: [], sharp: [], passes: {} })");
@@ -142,6 +138,55 @@ public final class ScreenSpeed {
       say("control to pixels on screen", page.evaluate("() => window.took"));
       say("of that the server", page.evaluate("() => window.server"));
       say("from the last key to the sharp picture", page.evaluate("() => window.sharp"));
+    }
+  }
+
+  /** Keys on a slider, one after the other as when it is dragged, and then a rest. */
+  private static void moves(Page page, Locator slider) {
+    slider.focus();
+    page.waitForTimeout(REACH);
+    for (int k = 0; k < MOVES; k++) {
+      int n = seen(page);
+      page.keyboard().press(k % 2 == 0 ? "ArrowRight" : "ArrowLeft");
+      page.waitForFunction("n => window.took.length > n", n);
+    }
+    page.waitForFunction("() => document.documentElement.dataset.sharp === 'true'");
+  }
+
+  private static int seen(Page page) {
+    return ((Number) page.evaluate("() => window.took.length")).intValue();
+  }
+
+  /** The feather of a region that a pass works in, and a stroke of the brush into it. */
+  private static void regions(Page page) {
+    for (int i = 1; i < 4; i++) {
+      page.getByRole(
+              AriaRole.BUTTON,
+              new Page.GetByRoleOptions().setName("Region Region " + i).setExact(true))
+          .click();
+      page.evaluate("() => { window.of = 'feather of a region'; }");
+      moves(
+          page,
+          page.getByRole(
+              AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Feather").setExact(true)));
+      page.evaluate("() => { window.of = 'brush'; }");
+      page.getByTestId("stage").focus();
+      page.keyboard().press("k");
+      BoundingBox stage = page.getByTestId("stage").boundingBox();
+      double y = stage.y + stage.height * (0.35 + 0.05 * i);
+      page.mouse().move(stage.x + stage.width * 0.4, y);
+      page.waitForTimeout(REACH);
+      page.mouse().down();
+      for (int k = 1; k <= MOVES; k++) {
+        int n = seen(page);
+        page.mouse().move(stage.x + stage.width * (0.4 + 0.012 * k), y);
+        page.waitForFunction("n => window.took.length > n", n);
+      }
+      page.mouse().up();
+      page.waitForFunction("() => document.documentElement.dataset.sharp === 'true'");
+      page.keyboard().press("Escape");
+      page.keyboard().press("Escape");
+      page.keyboard().press("a");
     }
   }
 

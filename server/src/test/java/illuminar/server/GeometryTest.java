@@ -26,7 +26,7 @@ class GeometryTest {
             String.format(
                 Locale.ROOT,
                 "{\"turn\":%s,\"pitch\":0,\"yaw\":0,\"focal\":24,\"bulge\":0,\"outer\":0,\"red\":0,"
-                    + "\"blue\":0,\"crop\":%s}",
+                    + "\"blue\":0,\"crop\":%s,\"why\":\"\"}",
                 turn,
                 crop));
   }

@@ -34,7 +34,7 @@ final class BulgeProposer implements Proposer {
             100 * found.before(),
             100 * found.after(),
             bulge);
-    return new Proposal(recipe.with(start.straightened(bulge)), why);
+    return Proposal.lies(recipe, start.straightened(bulge), why);
   }
 
   /** It takes a while, and few lenses need it. */

@@ -34,7 +34,7 @@ final class FringesProposer implements Proposer {
             found.edges(),
             red,
             blue);
-    return new Proposal(recipe.with(start.fringed(red, blue)), why);
+    return Proposal.lies(recipe, start.fringed(red, blue), why);
   }
 
   /** Few lenses need it. */

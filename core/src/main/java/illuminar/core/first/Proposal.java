@@ -1,5 +1,6 @@
 package illuminar.core.first;
 
+import illuminar.core.geometry.Geometry;
 import illuminar.core.recipe.Recipe;
 
 /**
@@ -12,5 +13,10 @@ public record Proposal(Recipe recipe, String said) {
   /** Nothing is proposed. */
   static Proposal none(Recipe recipe, String why) {
     return new Proposal(recipe, why);
+  }
+
+  /** The picture lies otherwise; the geometry keeps the reason, as a pass does. */
+  static Proposal lies(Recipe recipe, Geometry geometry, String why) {
+    return new Proposal(recipe.with(geometry.because(why)), why);
   }
 }

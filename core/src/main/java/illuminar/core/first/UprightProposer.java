@@ -45,9 +45,9 @@ final class UprightProposer implements Proposer {
     if (Math.abs(g.turn()) > MOST_TURN || Math.abs(g.pitch()) > MOST_PITCH) {
       return Proposal.none(recipe, edges + ", which looks meant; it stays as it is.");
     }
-    return new Proposal(
-        recipe.with(g.turned(hundredths(g.turn()), hundredths(g.pitch()), g.yaw())),
-        edges + "; set upright, " + degrees(found.after()) + " is left.");
+    Geometry upright = start.turned(hundredths(g.turn()), hundredths(g.pitch()), g.yaw());
+    return Proposal.lies(
+        recipe, upright, edges + "; set upright, " + degrees(found.after()) + " is left.");
   }
 
   private static double hundredths(double v) {

@@ -20,6 +20,7 @@ import illuminar.core.control.Numbers;
  * @param outer −k₂ in percent
  * @param red by how much red lies farther out than green, percent of the radius
  * @param blue likewise
+ * @param why lines that explain it, where the product found it; else empty
  */
 public record Geometry(
     @Control(
@@ -94,7 +95,8 @@ public record Geometry(
             defaultValue = 0,
             help = "Blue edges towards the corners")
         double blue,
-    Crop crop) {
+    Crop crop,
+    String why) {
   /** The anchor's own. */
   public static final Geometry NONE = new Geometry(0, 0, 0, 24, 0, 0, 0, 0, Crop.NONE);
 
@@ -109,6 +111,20 @@ public record Geometry(
     Numbers.check(Geometry.class, "blue", blue);
   }
 
+  /** As set by hand. */
+  public Geometry(
+      double turn,
+      double pitch,
+      double yaw,
+      double focal,
+      double bulge,
+      double outer,
+      double red,
+      double blue,
+      Crop crop) {
+    this(turn, pitch, yaw, focal, bulge, outer, red, blue, crop, "");
+  }
+
   /** Whether pixels lie elsewhere than on the anchor, but for what is cut. */
   public boolean moves() {
     return turn != 0 || pitch != 0 || yaw != 0 || bulge != 0 || outer != 0 || red != 0 || blue != 0;
@@ -116,21 +132,27 @@ public record Geometry(
 
   /** The same of a camera that was turned otherwise. */
   public Geometry turned(double roll, double up, double right) {
-    return new Geometry(roll, up, right, focal, bulge, outer, red, blue, crop);
+    return new Geometry(roll, up, right, focal, bulge, outer, red, blue, crop, why);
   }
 
   /** The same with another bulge taken out. */
   public Geometry straightened(double bow) {
-    return new Geometry(turn, pitch, yaw, focal, bow, outer, red, blue, crop);
+    return new Geometry(turn, pitch, yaw, focal, bow, outer, red, blue, crop, why);
   }
 
   /** The same with other fringes taken out. */
   public Geometry fringed(double redder, double bluer) {
-    return new Geometry(turn, pitch, yaw, focal, bulge, outer, redder, bluer, crop);
+    return new Geometry(turn, pitch, yaw, focal, bulge, outer, redder, bluer, crop, why);
   }
 
   /** The same with another crop. */
   public Geometry with(Crop other) {
-    return new Geometry(turn, pitch, yaw, focal, bulge, outer, red, blue, other);
+    return new Geometry(turn, pitch, yaw, focal, bulge, outer, red, blue, other, why);
+  }
+
+  /** The same with a further line that explains it. */
+  public Geometry because(String line) {
+    String all = why.isEmpty() ? line : why + " " + line;
+    return new Geometry(turn, pitch, yaw, focal, bulge, outer, red, blue, crop, all);
   }
 }

@@ -53,6 +53,7 @@ class LensProposalsTest {
     assertThat(geometry.red()).isCloseTo(0.15, within(0.03));
     assertThat(geometry.blue()).isCloseTo(-0.1, within(0.03));
     assertThat(made.said()).contains("red is larger by 0.1");
+    assertThat(geometry.why()).as("kept as a pass keeps it").contains("red is larger by 0.1");
   }
 
   @Test
@@ -62,6 +63,7 @@ class LensProposalsTest {
     assertThat(made.recipe().geometry().blue()).isZero();
     assertThat(made.recipe().geometry().bulge()).isZero();
     assertThat(made.said()).contains("No colour fringes are seen.");
+    assertThat(made.recipe().geometry().why()).isEmpty();
   }
 
   /** It is asked for, or it does not come. */

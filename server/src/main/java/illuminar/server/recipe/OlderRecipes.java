@@ -30,6 +30,9 @@ final class OlderRecipes {
       if (!whole.has("geometry")) {
         whole.set("geometry", AS_IT_LIES.deepCopy());
       }
+      if (whole.path("geometry") instanceof ObjectNode geometry && !geometry.has("why")) {
+        geometry.put("why", "");
+      }
     }
     return recipe;
   }

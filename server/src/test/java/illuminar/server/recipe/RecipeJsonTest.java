@@ -36,8 +36,12 @@ class RecipeJsonTest {
                 {"id": "l", "combine": "ADD", "shape": {"kind": "burnt-light", "frame": "a", "reach": 0.4}},
                 {"id": "b", "combine": "TAKE_AWAY", "shape": {"kind": "brush", "strokes": [
                   {"radius": 0.1, "softness": 0, "flow": 1, "takeAway": false,
-                   "points": [{"x": 0.25, "y": 0.5}, {"x": 0.3, "y": 0.4}]}]}}]}]}
+                   "points": [{"x": 0.25, "y": 0.5}, {"x": 0.3, "y": 0.4}]}]}}]}],
+              "geometry": {"turn": 1.5, "pitch": 0, "yaw": 0, "focal": 24, "bulge": 0, "outer": 0, "red": 0,
+               "blue": 0, "crop": {"ratio": 0, "left": 0, "top": 0, "width": 0, "height": 0}}}
             """);
+    assertThat(recipe.geometry().turn()).isEqualTo(1.5);
+    assertThat(recipe.geometry().why()).isEmpty();
     Region region = recipe.regions().get(0);
     assertThat(region.density()).isEqualTo(1);
     assertThat(region.grow()).isZero();
