@@ -8,8 +8,12 @@ import illuminar.core.frame.Response;
 import illuminar.core.frame.Role;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
 
 /**
  * Reflections on glass and gloss, measured from a pair of frames that differ in one light: light
@@ -112,34 +116,43 @@ public record Reflections(
     if (shown.role() == Role.LAMPS_OFF) {
       return none("this frame was taken with the lamps off: none of them is mirrored");
     }
-    boolean pair = false;
-    for (Role role : new Role[] {Role.LAMPS_OFF, Role.FLASH}) {
-      boolean lamps = role == Role.LAMPS_OFF;
-      for (Frame f : LightsApart.paired(analysis, role)) {
-        pair = true;
-        Frame other = LightsApart.ambientOf(analysis, f);
-        Frame with = lamps ? other : f;
-        Told told =
-            told(
-                analysis,
-                asked.glass,
-                light(analysis, shown.id()),
-                with,
-                lamps ? f : other,
-                0,
-                Math.pow(2, shown.stops() - with.stops()));
-        if (told.known >= ENOUGH) {
-          return told.reflections(lamps);
-        }
+    Picture light = light(analysis, shown.id());
+    for (Pair pair : pairs(analysis)) {
+      double gain = Math.pow(2, shown.stops() - pair.with.stops());
+      Told told = told(analysis, asked.glass, light, pair, 0, gain);
+      if (told.known >= ENOUGH) {
+        return told.reflections(pair.lamps);
       }
     }
-    return none(pair ? BURNT : NO_PAIR);
+    return untold(analysis);
   }
 
-  private static final String BURNT =
-      "the panes are burnt in the frames that could tell what they mirror";
-  private static final String NO_PAIR =
-      "reflections need a lamps-off frame, or a flash frame, and one at the same settings without";
+  /**
+   * Two frames at the same settings of which one lacks a light.
+   *
+   * @param lamps whether it is that of the lamps, the flash's otherwise
+   */
+  private record Pair(Frame with, Frame without, boolean lamps) {}
+
+  /** The pairs of a view, those that tell more first. */
+  private static List<Pair> pairs(Analysis analysis) {
+    List<Pair> pairs = new ArrayList<>();
+    for (Frame off : LightsApart.paired(analysis, Role.LAMPS_OFF)) {
+      pairs.add(new Pair(LightsApart.ambientOf(analysis, off), off, true));
+    }
+    for (Frame flash : LightsApart.paired(analysis, Role.FLASH)) {
+      pairs.add(new Pair(flash, LightsApart.ambientOf(analysis, flash), false));
+    }
+    return pairs;
+  }
+
+  private static Reflections untold(Analysis analysis) {
+    return none(
+        pairs(analysis).isEmpty()
+            ? "reflections need a lamps-off frame, or a flash frame, and one at the same settings"
+                + " without"
+            : "the frames that could tell what is mirrored are burnt there");
+  }
 
   /**
    * What is mirrored in a finished picture, by the pair of frames whose pattern explains most of
@@ -150,35 +163,18 @@ public record Reflections(
    * @param place on the small grid; what is not wholly of it does not count
    */
   public static Reflections over(Analysis analysis, Picture light, float[] place, Surface surface) {
-    boolean pair = false;
-    boolean known = false;
-    Told best = null;
-    for (Role role : new Role[] {Role.LAMPS_OFF, Role.FLASH}) {
-      for (Frame f : LightsApart.paired(analysis, role)) {
-        pair = true;
-        Frame other = LightsApart.ambientOf(analysis, f);
-        boolean lamps = role == Role.LAMPS_OFF;
-        Told told =
-            told(
-                analysis,
-                place,
-                light,
-                lamps ? other : f,
-                lamps ? f : other,
-                surface == Surface.GLOSS ? PLAIN : 0,
-                1);
-        known |= told.known >= ENOUGH;
-        if (told.known >= ENOUGH && (best == null || told.explained() > best.explained())) {
-          best = told;
-        }
-      }
+    double plain = surface == Surface.GLOSS ? PLAIN : 0;
+    Optional<Told> most =
+        pairs(analysis).stream()
+            .map(pair -> told(analysis, place, light, pair, plain, 1))
+            .filter(told -> told.known >= ENOUGH)
+            .max(Comparator.comparingDouble(Told::explained));
+    if (most.isEmpty()) {
+      return untold(analysis);
     }
-    if (best == null) {
-      return none(pair && !known ? BURNT : NO_PAIR);
-    }
-    return best.explained() < EXPLAINED
+    return most.get().explained() < EXPLAINED
         ? none("nothing that a lamps-off or a flash frame tells is mirrored here")
-        : best.reflections(false);
+        : most.get().reflections(false);
   }
 
   /**
@@ -203,7 +199,7 @@ public record Reflections(
   }
 
   /**
-   * @param known share of the place that is not burnt in the pair
+   * @param pair that tells it; {@code known} share of the place that is not burnt in it
    * @param own as {@link Reflections#own}
    * @param cross per channel: the gradients of the pattern times those of the picture
    * @param square per channel: of the pattern alone
@@ -212,8 +208,7 @@ public record Reflections(
    * @param gain from the pair's exposure to the picture's
    */
   private record Told(
-      String with,
-      String without,
+      Pair pair,
       double known,
       float[] own,
       double[] cross,
@@ -243,7 +238,7 @@ public record Reflections(
         share[c] = (float) s;
         part += Math.min(1, s * ratio[c]) / 3;
       }
-      return new Reflections(with, without, share, own, part, "");
+      return new Reflections(pair.with.id(), pair.without.id(), share, own, part, "");
     }
   }
 
@@ -252,16 +247,10 @@ public record Reflections(
    * @param plain share of the place that may be lit without being mirrored in
    */
   private static Told told(
-      Analysis analysis,
-      float[] glass,
-      Picture view,
-      Frame with,
-      Frame without,
-      double plain,
-      double gain) {
+      Analysis analysis, float[] glass, Picture view, Pair pair, double plain, double gain) {
     Response response = analysis.frames().response();
-    Picture lit = analysis.draw(with.id(), analysis.raster());
-    Picture dark = analysis.draw(without.id(), analysis.raster());
+    Picture lit = analysis.draw(pair.with.id(), analysis.raster());
+    Picture dark = analysis.draw(pair.without.id(), analysis.raster());
     int w = view.width();
     float cutOff = response.toLight(1, Burnt.NO_SUM);
     BitSet within = within(analysis, glass, w, view.height());
@@ -296,7 +285,7 @@ public record Reflections(
       ratio[c] = sum / light;
     }
     double known = within.cardinality() / Math.max(1e-9, all);
-    return new Told(with.id(), without.id(), known, own, cross, square, edges, ratio, gain);
+    return new Told(pair, known, own, cross, square, edges, ratio, gain);
   }
 
   /** The light that a frame shows, with the camera's primaries. */
