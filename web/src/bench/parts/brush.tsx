@@ -1,6 +1,6 @@
 import type { Part, ShapeOf, Stroke } from "../../api/types";
 import { addRegion, changePart, nextName, startPart } from "../edits/regions";
-import { settle, work } from "../state/gesture";
+import { reshape, settle } from "../state/gesture";
 import { take, useHand } from "../state/hand";
 import { recipe } from "../state/history";
 import { simplified, writePath, type Step } from "../tools/path";
@@ -72,7 +72,7 @@ function brushTool(): Tool {
       const { combine: chosen, region } = useHand.getState();
       const combine = at.alt ? "TAKE_AWAY" : chosen === "OVERLAP" ? "ADD" : chosen;
       const stroke = first(at, combine === "TAKE_AWAY");
-      work(region);
+      reshape(region);
       const limit = inside();
       const last = lastBrush(combine, limit);
       if (last) {
@@ -91,7 +91,10 @@ function brushTool(): Tool {
         const last = line.at(-1);
         if (last && Math.hypot(last.x - p.x, last.y - p.y) >= step) line.push({ ...p, press: pressure });
       }
-      if (line.length > before) repaint(false);
+      if (line.length > before) {
+        reshape(useHand.getState().region);
+        repaint(false);
+      }
     },
     up: finish,
     cancel: finish,

@@ -3,7 +3,7 @@ import { held } from "../../kit/numbers";
 import { Scale } from "../../kit/Scale";
 import { changePart } from "../edits/regions";
 import { partUi } from "../parts";
-import { settle, work } from "../state/gesture";
+import { reshape, settle } from "../state/gesture";
 import { useHand } from "../state/hand";
 import { useView } from "../state/view";
 
@@ -14,7 +14,7 @@ export function PartEditor({ part }: { part: Part }) {
   const shape = part.shape as never;
   const numbers = part.shape as unknown as Record<string, number>;
   const move = (to: Partial<Shape>) => {
-    work(useHand.getState().region);
+    reshape(useHand.getState().region);
     changePart(part.id, (p) => Object.assign(p.shape, to));
   };
   const change = (to: Partial<Shape>) => {

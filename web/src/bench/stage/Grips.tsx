@@ -4,7 +4,7 @@ import { ARROWS } from "../../kit/arrows";
 import { look } from "../../theme";
 import type { Grip } from "../parts/part";
 import { minus, plus } from "../parts/part";
-import { settle, work } from "../state/gesture";
+import { reshape, settle } from "../state/gesture";
 import { HIT, Square, stepOf } from "./Held";
 import { usePlace } from "./place";
 
@@ -42,7 +42,7 @@ export function Grips<T>({
   };
   const nudge = (i: number, from: Point, [x, y]: [number, number], pixels: number) => {
     const k = pixels / scale / long;
-    work(worked);
+    reshape(worked);
     pull(i, plus(from, { x: x * k, y: y * k }));
     settle();
   };
@@ -54,7 +54,7 @@ export function Grips<T>({
       const taken = under(initial, currentTarget);
       const grip = grips[i as number];
       if (!p || !taken || !grip || tap) return;
-      if (first) work(worked);
+      reshape(worked);
       // it is held where it was taken
       const held = (first ? minus(grip.at, taken) : memo) as Point;
       pull(i as number, plus(p, held));
@@ -72,8 +72,8 @@ export function Grips<T>({
       if (!p) return;
       if (tap && side) set(side.with());
       if (tap) return;
+      reshape(worked);
       if (first) {
-        work(worked);
         if (side) put(side.with());
       } else pull((i as number) + 1, p);
       if (last) settle();

@@ -2,7 +2,7 @@ import type { Look, Pass, PictureAnswer, Recipe, Region } from "../../api/types"
 import { coarser } from "../geometry";
 import { Preview, type Use } from "../preview";
 import { inOrder } from "./board";
-import { ALL, ANCHOR, useGesture } from "./gesture";
+import { ALL, ANCHOR, hurried, useGesture } from "./gesture";
 import { useHistory } from "./history";
 import { corner, layAnew, pictureSize, useLay } from "./lay";
 import { dropMask, keepThumbs, STAGE, takeMask, thumbSlot, useMasks, wanted } from "./masks";
@@ -88,10 +88,10 @@ function leftOut(pass: Pass): boolean {
 export function askPicture() {
   const { recipe } = useHistory.getState();
   const { alone, sharpMs } = useViewport.getState();
-  const { moving, paused, worked, before } = useGesture.getState();
+  const { worked, before } = useGesture.getState();
   const raster = seen();
   if (!recipe || !raster) return;
-  const coarse = moving && !paused && sharpMs > PROMPT;
+  const coarse = hurried() && sharpMs > PROMPT;
   preview?.picture({
     draft: coarse || first,
     moving: worked,
@@ -99,7 +99,7 @@ export function askPicture() {
     frame: before === ANCHOR ? anchor() : alone,
     raster: coarse ? coarser(raster, geometry()) : raster,
     probes: inOrder(),
-    quality: moving && !paused ? 0.85 : 0.93,
+    quality: hurried() ? 0.85 : 0.93,
   });
 }
 
@@ -168,14 +168,15 @@ function picture(head: PictureAnswer, image: ImageBitmap, roundMs: number, use: 
   marks.pictures = String(Number(marks.pictures ?? 0) + 1);
 }
 
-/** Asks for the mask on the stage; while a control moves it is hidden and none is asked for. */
+/** Asks for the mask on the stage, coarse as the picture; while a control moves it is hidden and none is asked for. */
 export function askMask() {
   const { recipe } = useHistory.getState();
   const region = recipe?.regions.find((r) => r.id === wanted());
   const raster = seen();
   if (!recipe || !region || !raster) dropMask();
   else if (!useGesture.getState().moving) {
-    preview?.mask(STAGE, laid(recipe), region.id, raster);
+    const coarse = hurried() && useViewport.getState().sharpMs > PROMPT;
+    preview?.mask(STAGE, laid(recipe), region.id, coarse ? coarser(raster, geometry()) : raster);
   }
 }
 

@@ -10,7 +10,9 @@ export const ALL = "all";
 /** What moves just now; overlays are hidden meanwhile. */
 export interface GestureState {
   moving: boolean;
-  /** Whether what moves holds still for the moment, so that it can be seen sharp. */
+  /** Whether something is drawn or pulled just now; its mask stays in sight. */
+  reshaping: boolean;
+  /** Whether what moves or is drawn holds still for the moment, so that it can be seen sharp. */
   paused: boolean;
   /** Id of the pass, group or region that was worked on last; empty for the ground. */
   worked: string;
@@ -20,7 +22,14 @@ export interface GestureState {
   before: string;
 }
 
-const start: GestureState = { moving: false, paused: false, worked: "", clipping: false, before: "" };
+const start: GestureState = {
+  moving: false,
+  reshaping: false,
+  paused: false,
+  worked: "",
+  clipping: false,
+  before: "",
+};
 
 export const useGesture = create<GestureState>(() => start);
 
@@ -38,28 +47,44 @@ export function resetGesture() {
   useGesture.setState(start, true);
 }
 
+function begun(to: Partial<GestureState>) {
+  clearTimeout(resting);
+  clearTimeout(pausing);
+  pausing = setTimeout(() => useGesture.setState({ paused: true }), PAUSE);
+  useGesture.setState({ moving: false, reshaping: false, paused: false, clipping: false, ...to });
+}
+
 /**
  * A control moves: overlays vanish, the picture follows in a hurry.
  *
  * @param worked id of the pass, group or region that it belongs to
  */
 export function move(worked: string, clipping = false) {
-  clearTimeout(resting);
-  clearTimeout(pausing);
-  pausing = setTimeout(() => useGesture.setState({ paused: true }), PAUSE);
-  useGesture.setState({ moving: true, paused: false, worked, clipping });
+  begun({ moving: true, worked, clipping });
 }
 
-/** Something of a pass, group or region changes whose mask stays in sight. */
-export function work(worked: string) {
-  useGesture.setState({ moving: false, paused: false, worked });
+/** Something of a pass or region is drawn or pulled: picture and mask follow in a hurry. */
+export function reshape(worked: string) {
+  begun({ reshaping: true, worked });
 }
+
+/** A pass, group or region is what is worked on from now. */
+export function work(worked: string) {
+  useGesture.setState({ moving: false, reshaping: false, paused: false, worked });
+}
+
+/** Whether the picture follows in a hurry. */
+export const hurried = (s: GestureState = useGesture.getState()) => (s.moving || s.reshaping) && !s.paused;
 
 /** The gesture is over: one step for the history; overlays come back when the control rests. */
 export function settle() {
   clearTimeout(resting);
-  if (useGesture.getState().moving) {
-    resting = setTimeout(() => useGesture.setState({ moving: false, clipping: false }), REST);
+  const { moving, reshaping } = useGesture.getState();
+  if (moving || reshaping) {
+    resting = setTimeout(
+      () => useGesture.setState({ moving: false, reshaping: false, clipping: false }),
+      REST,
+    );
   }
   history.settle();
 }

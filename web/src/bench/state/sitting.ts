@@ -2,7 +2,7 @@ import { data, Refused, saidOf, server } from "../../api/client";
 import type { Recipe, ViewSheet } from "../../api/types";
 import { askBefore, askMask, askPicture, askThumbs, connect, disconnect, isConnected } from "./asking";
 import { resetBoard, useBoard } from "./board";
-import { resetGesture, useGesture, work } from "./gesture";
+import { hurried, resetGesture, useGesture, work } from "./gesture";
 import { resetHand, take, useHand } from "./hand";
 import { resetHelpers } from "./helpers";
 import { loadHistory, openHistory, useHistory } from "./history";
@@ -104,7 +104,7 @@ function watch(): (() => void)[] {
         forgetLost(now.recipe);
         if (now.recipe?.geometry === old.recipe?.geometry) {
           // the server draws while the page draws its controls
-          if (useGesture.getState().moving) askPicture();
+          if (hurried()) askPicture();
           else pictureDue();
           maskDue();
         } else void layAnew();
@@ -117,9 +117,9 @@ function watch(): (() => void)[] {
       if (moved) maskDue();
     }),
     useGesture.subscribe((now, old) => {
-      const rests = !now.moving && old.moving && !old.paused;
-      if (now.before !== old.before || rests || (now.paused && !old.paused)) pictureDue();
-      if (!now.moving && old.moving) maskDue();
+      const rests = hurried(old) && !hurried(now);
+      if (now.before !== old.before || rests) pictureDue();
+      if ((!now.moving && old.moving) || (old.reshaping && rests)) maskDue();
     }),
     useBoard.subscribe((now, old) => {
       if (now.probes !== old.probes || now.reference !== old.reference) pictureDue();

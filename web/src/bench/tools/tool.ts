@@ -1,7 +1,7 @@
 import type { Part, Point, Shape } from "../../api/types";
 import { changePart, startPart } from "../edits/regions";
 import { leaveTool, useHand } from "../state/hand";
-import { settle, work } from "../state/gesture";
+import { reshape, settle } from "../state/gesture";
 import { fullSize } from "../state/view";
 
 /** A place on the stage and in the picture. */
@@ -61,7 +61,7 @@ export function dragTool(make: (from: Spot, to: Spot, all: Point[]) => Shape | u
   const draw = (at: Spot) => {
     const shape = from && make(from, at, all);
     if (!from || !shape) return;
-    work(useHand.getState().region);
+    reshape(useHand.getState().region);
     if (part) changePart(part, (p) => (p.shape = shape));
     else part = startPart(shape, joins(from)).id;
   };

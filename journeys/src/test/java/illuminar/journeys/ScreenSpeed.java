@@ -159,7 +159,7 @@ public final class ScreenSpeed {
 
   /** The feather of a region that a pass works in, and a stroke of the brush into it. */
   private static void regions(Page page) {
-    for (int i = 1; i < 4; i++) {
+    for (int i = 5; i < 8; i++) {
       page.getByRole(
               AriaRole.BUTTON,
               new Page.GetByRoleOptions().setName("Region Region " + i).setExact(true))
@@ -173,7 +173,7 @@ public final class ScreenSpeed {
       page.getByTestId("stage").focus();
       page.keyboard().press("k");
       BoundingBox stage = page.getByTestId("stage").boundingBox();
-      double y = stage.y + stage.height * (0.35 + 0.05 * i);
+      double y = stage.y + stage.height * (0.15 + 0.05 * i);
       page.mouse().move(stage.x + stage.width * 0.4, y);
       page.waitForTimeout(REACH);
       page.mouse().down();
