@@ -15,9 +15,9 @@ import org.springframework.web.socket.WebSocketSession;
 import tools.jackson.databind.JsonNode;
 
 /**
- * Someone sits at a view: one thread that answers one request after the other, at most one of a
- * kind and slot waiting. A sharp picture is given up when a newer one is asked for, but not twice
- * in a row, so that something is always seen.
+ * Someone sits at a view: one thread that answers one request after the other, what follows a hand
+ * first, at most one of a kind and slot waiting. A sharp picture is given up when a newer one is
+ * asked for, but not twice in a row, so that something is always seen.
  */
 final class Sitting {
   private static final Logger LOG = LoggerFactory.getLogger(Sitting.class);
@@ -84,7 +84,10 @@ final class Sitting {
     }
   }
 
-  /** What has waited longest; nothing once nobody sits here. */
+  /**
+   * A picture that follows a hand, else what has waited longest; nothing once nobody sits here. The
+   * others are not kept waiting for long: the hand asks for its next picture once it has this one.
+   */
   private Optional<JsonNode> first() {
     synchronized (waiting) {
       while (waiting.isEmpty() && !closed) {
@@ -94,7 +97,12 @@ final class Sitting {
           return Optional.empty();
         }
       }
-      return closed ? Optional.empty() : waiting.values().stream().findFirst();
+      return closed
+          ? Optional.empty()
+          : waiting.values().stream()
+              .filter(Sitting::follows)
+              .findFirst()
+              .or(() -> waiting.values().stream().findFirst());
     }
   }
 
@@ -125,6 +133,12 @@ final class Sitting {
 
   private static String place(JsonNode request) {
     return text(request, "kind") + " " + text(request, "slot");
+  }
+
+  private static boolean follows(JsonNode request) {
+    return text(request, "kind").equals("picture")
+        && request.path("draft").asBoolean(false)
+        && !request.path("aside").asBoolean(false);
   }
 
   /** Whether it is a picture that may take seconds. */
