@@ -67,7 +67,7 @@ public final class ScreenSpeed {
         let since = 0;
         let last = 0;
         const began = () => { last = since = performance.now(); };
-        addEventListener('keydown', began, true);
+        addEventListener('keydown', e => { if (e.key.startsWith('Arrow')) began(); }, true);
         addEventListener('pointermove', e => { if (e.buttons && !since) began(); }, true);
         new MutationObserver(() => requestAnimationFrame(() => setTimeout(() => {
           const { sharp } = document.documentElement.dataset;
