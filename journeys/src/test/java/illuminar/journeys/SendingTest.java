@@ -69,6 +69,8 @@ class SendingTest {
     page.unroute(UPLOADS);
     page.reload();
     assertThat(uploads).containsText("8 files have arrived");
+    // they are read one after the other
+    page.getByTestId("card-frame").nth(7).waitFor();
     assertThat(page.getByTestId("card-frame")).hasCount(8);
     page.getByLabel("Name of the view").fill("Study");
     button("Take in 8 frames as 1 view").click();
