@@ -84,14 +84,17 @@ function leftOut(pass: Pass): boolean {
   return before === ALL || before === pass.id || before === kindOf(pass)?.stage;
 }
 
+/** Whether what follows a hand is shown coarse: sharp takes too long. */
+const coarsely = () => hurried() && useViewport.getState().sharpMs > PROMPT;
+
 /** Asks for the picture as it now stands: coarse while a control moves, where sharp takes too long. */
 export function askPicture() {
   const { recipe } = useHistory.getState();
-  const { alone, sharpMs } = useViewport.getState();
+  const { alone } = useViewport.getState();
   const { worked, before } = useGesture.getState();
   const raster = seen();
   if (!recipe || !raster) return;
-  const coarse = hurried() && sharpMs > PROMPT;
+  const coarse = coarsely();
   preview?.picture({
     draft: coarse || first,
     moving: worked,
@@ -175,8 +178,7 @@ export function askMask() {
   const raster = seen();
   if (!recipe || !region || !raster) dropMask();
   else if (!useGesture.getState().moving) {
-    const coarse = hurried() && useViewport.getState().sharpMs > PROMPT;
-    preview?.mask(STAGE, laid(recipe), region.id, coarse ? coarser(raster, geometry()) : raster);
+    preview?.mask(STAGE, laid(recipe), region.id, coarsely() ? coarser(raster, geometry()) : raster);
   }
 }
 

@@ -124,16 +124,22 @@ class MendingTest {
     assertThat(page.getByText("Nothing on plain walls or skies looks like dust.")).isVisible();
   }
 
-  /** A hard shadow begins with the loop in hand; where none is seen it says so. */
-  @Test
-  void aShadowIsLooped() {
-    Locator shadow = bench.add("Lift a hard shadow", "shadow");
+  /** A pass that begins with the loop in hand, drawn round a piece of the wall. */
+  private static Locator looped(String name, String kind) {
+    Locator pass = bench.add(name, kind);
     assertThat(page.getByText("Draw round it in one go")).isVisible();
     bench.drag(0.3, 0.6, 0.36, 0.6, 0.36, 0.66, 0.3, 0.66);
     assertThat(bench.saved()).containsText("Saved");
     page.keyboard().press("Escape");
     page.keyboard().press("Escape");
     bench.open("Mend");
+    return pass;
+  }
+
+  /** A hard shadow begins with the loop in hand; where none is seen it says so. */
+  @Test
+  void aShadowIsLooped() {
+    Locator shadow = looped("Lift a hard shadow", "shadow");
     assertThat(shadow).containsText("Lift the hard shadow in Shadow 1");
     assertThat(page.getByRole(AriaRole.STATUS).filter(said("No edge of a shadow"))).isVisible();
     bench.set("Penumbra", "*2");
@@ -146,13 +152,7 @@ class MendingTest {
   /** What is mirrored is looped and said of what; where no frame tells it, that is said. */
   @Test
   void aReflectionIsLooped() {
-    Locator off = bench.add("Take reflections off", "reflections");
-    assertThat(page.getByText("Draw round it in one go")).isVisible();
-    bench.drag(0.3, 0.6, 0.36, 0.6, 0.36, 0.66, 0.3, 0.66);
-    assertThat(bench.saved()).containsText("Saved");
-    page.keyboard().press("Escape");
-    page.keyboard().press("Escape");
-    bench.open("Mend");
+    Locator off = looped("Take reflections off", "reflections");
     assertThat(off).containsText("of what glass mirrors off Reflection 1");
     off.getByLabel(Pattern.compile("^Surface: ")).click();
     bench.item("gloss").click();

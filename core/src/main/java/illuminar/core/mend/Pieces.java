@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 
 /**
- * The pieces that mend a hole, each copied from a place of its own in the surroundings.
+ * The pieces that a hole is mended with, and where each is copied from.
  *
  * @param hole that is mended
  * @param of which of the ways each of the hole's pixels goes, in their order

@@ -7,12 +7,8 @@ import illuminar.core.frame.Frame;
 import illuminar.core.frame.Response;
 import illuminar.core.frame.Role;
 import illuminar.core.picture.Picture;
-import illuminar.core.picture.Raster;
-import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.BitSet;
 import java.util.Comparator;
-import java.util.List;
 import java.util.Optional;
 
 /**
@@ -66,14 +62,11 @@ public record Reflections(
     return !with.isEmpty();
   }
 
-  /** Share of a cell from which on it is nothing but glass. */
-  private static final float WHOLLY = 0.99f;
-
   /** Share of the panes that must be told. */
   private static final double ENOUGH = 0.5;
 
-  /** How far a mirrored pattern can be stronger than the one that the flash shows, per channel. */
-  private static final double MOST = 8;
+  /** What is left at least of a pixel's light: nothing is black for what is mirrored in it. */
+  private static final float LEAST = 0.02f;
 
   /**
    * What is asked for.
@@ -117,38 +110,19 @@ public record Reflections(
       return none("this frame was taken with the lamps off: none of them is mirrored");
     }
     Picture light = light(analysis, shown.id());
-    for (Pair pair : pairs(analysis)) {
-      double gain = Math.pow(2, shown.stops() - pair.with.stops());
-      Told told = told(analysis, asked.glass, light, pair, 0, gain);
-      if (told.known >= ENOUGH) {
-        return told.reflections(pair.lamps);
+    for (MirroredPattern.Pair pair : MirroredPattern.pairs(analysis)) {
+      double gain = Math.pow(2, shown.stops() - pair.with().stops());
+      MirroredPattern told = MirroredPattern.of(analysis, asked.glass, light, pair, 0, gain);
+      if (told.known() >= ENOUGH) {
+        return told.reflections(pair.lamps());
       }
     }
     return untold(analysis);
   }
 
-  /**
-   * Two frames at the same settings of which one lacks a light.
-   *
-   * @param lamps whether it is that of the lamps, the flash's otherwise
-   */
-  private record Pair(Frame with, Frame without, boolean lamps) {}
-
-  /** The pairs of a view, those that tell more first. */
-  private static List<Pair> pairs(Analysis analysis) {
-    List<Pair> pairs = new ArrayList<>();
-    for (Frame off : LightsApart.paired(analysis, Role.LAMPS_OFF)) {
-      pairs.add(new Pair(LightsApart.ambientOf(analysis, off), off, true));
-    }
-    for (Frame flash : LightsApart.paired(analysis, Role.FLASH)) {
-      pairs.add(new Pair(flash, LightsApart.ambientOf(analysis, flash), false));
-    }
-    return pairs;
-  }
-
   private static Reflections untold(Analysis analysis) {
     return none(
-        pairs(analysis).isEmpty()
+        MirroredPattern.pairs(analysis).isEmpty()
             ? "reflections need a lamps-off frame, or a flash frame, and one at the same settings"
                 + " without"
             : "the frames that could tell what is mirrored are burnt there");
@@ -164,11 +138,11 @@ public record Reflections(
    */
   public static Reflections over(Analysis analysis, Picture light, float[] place, Surface surface) {
     double plain = surface == Surface.GLOSS ? PLAIN : 0;
-    Optional<Told> most =
-        pairs(analysis).stream()
-            .map(pair -> told(analysis, place, light, pair, plain, 1))
-            .filter(told -> told.known >= ENOUGH)
-            .max(Comparator.comparingDouble(Told::explained));
+    Optional<MirroredPattern> most =
+        MirroredPattern.pairs(analysis).stream()
+            .map(pair -> MirroredPattern.of(analysis, place, light, pair, plain, 1))
+            .filter(told -> told.known() >= ENOUGH)
+            .max(Comparator.comparingDouble(MirroredPattern::explained));
     if (most.isEmpty()) {
       return untold(analysis);
     }
@@ -183,153 +157,29 @@ public record Reflections(
    * @param lit the frame that has the light, display-linear; {@code dark} the one that lacks it
    */
   public Picture mirrored(Response response, Picture lit, Picture dark) {
-    return pattern(response, lit, dark, own);
-  }
-
-  private static Picture pattern(Response response, Picture lit, Picture dark, float[] own) {
-    Picture light = LightsApart.difference(response, lit, dark);
-    for (int c = 0; c < 3; c++) {
-      float[] of = light.channel(c);
-      float[] other = dark.channel(c);
-      for (int i = 0; own[c] > 0 && i < of.length; i++) {
-        of[i] = Math.max(0, of[i] - own[c] * response.toLight(c, other[i]));
-      }
-    }
-    return light;
+    return MirroredPattern.pattern(response, lit, dark, own);
   }
 
   /**
-   * @param pair that tells it; {@code known} share of the place that is not burnt in it
-   * @param own as {@link Reflections#own}
-   * @param cross per channel: the gradients of the pattern times those of the picture
-   * @param square per channel: of the pattern alone
-   * @param edges of the picture alone, all channels
-   * @param ratio per channel: light of the pattern over that of the picture
-   * @param gain from the pair's exposure to the picture's
+   * Whether the frame that has the light tells it at a pixel: where it is burnt nothing is known.
    */
-  private record Told(
-      Pair pair,
-      double known,
-      float[] own,
-      double[] cross,
-      double[] square,
-      double edges,
-      double[] ratio,
-      double gain) {
-
-    double slope(int c) {
-      return cross[c] / Math.max(1e-12, square[c]);
-    }
-
-    /** Part of the picture's edges that are those of the pattern. */
-    double explained() {
-      double sum = 0;
-      for (int c = 0; c < 3; c++) {
-        sum += Math.max(0, slope(c)) * Math.max(0, cross[c]);
-      }
-      return sum / Math.max(1e-12, edges);
-    }
-
-    Reflections reflections(boolean exact) {
-      float[] share = new float[3];
-      double part = 0;
-      for (int c = 0; c < 3; c++) {
-        double s = exact ? gain : Math.max(0, Math.min(MOST * gain, slope(c)));
-        share[c] = (float) s;
-        part += Math.min(1, s * ratio[c]) / 3;
-      }
-      return new Reflections(pair.with.id(), pair.without.id(), share, own, part, "");
-    }
+  public static boolean tells(Picture lit, int i) {
+    return lit.mostAt(i) <= Burnt.NO_SUM;
   }
 
   /**
-   * @param view light with the camera's primaries, on the analysis raster
-   * @param plain share of the place that may be lit without being mirrored in
+   * What is left of a channel's light.
+   *
+   * @param mirrored there, by {@link #mirrored}
+   * @param amount how much of it is taken off, 1 is all
    */
-  private static Told told(
-      Analysis analysis, float[] glass, Picture view, Pair pair, double plain, double gain) {
-    Response response = analysis.frames().response();
-    Picture lit = analysis.draw(pair.with.id(), analysis.raster());
-    Picture dark = analysis.draw(pair.without.id(), analysis.raster());
-    int w = view.width();
-    float cutOff = response.toLight(1, Burnt.NO_SUM);
-    BitSet within = within(analysis, glass, w, view.height());
-    int all = within.cardinality();
-    within.stream()
-        .filter(
-            i -> burnt(lit, i) || burnt(lit, i + 1) || burnt(lit, i + w) || view.mostAt(i) > cutOff)
-        .forEach(within::clear);
-    float[] own = own(response, lit, dark, within, plain);
-    Picture pattern = pattern(response, lit, dark, own);
-    double[] cross = new double[3];
-    double[] square = new double[3];
-    double[] ratio = new double[3];
-    double edges = 0;
-    for (int c = 0; c < 3; c++) {
-      float[] f = pattern.channel(c);
-      float[] v = view.channel(c);
-      double sum = 0;
-      double light = 1e-9;
-      for (int i = within.nextSetBit(0); i >= 0; i = within.nextSetBit(i + 1)) {
-        double here = v[i];
-        double right = v[i + 1] - here;
-        double down = v[i + w] - here;
-        double across = f[i + 1] - f[i];
-        double along = f[i + w] - f[i];
-        cross[c] += across * right + along * down;
-        square[c] += across * across + along * along;
-        edges += right * right + down * down;
-        sum += f[i];
-        light += here;
-      }
-      ratio[c] = sum / light;
-    }
-    double known = within.cardinality() / Math.max(1e-9, all);
-    return new Told(pair, known, own, cross, square, edges, ratio, gain);
+  public float rest(int c, float light, float mirrored, float amount) {
+    return Math.max(LEAST * light, light - amount * share[c] * mirrored);
   }
 
   /** The light that a frame shows, with the camera's primaries. */
   private static Picture light(Analysis analysis, String frame) {
     return LightsApart.difference(
         analysis.frames().response(), analysis.draw(frame, analysis.raster()), Picture.of(0, 0));
-  }
-
-  /** Pixels of the analysis raster that lie wholly in a place on the small grid. */
-  private static BitSet within(Analysis analysis, float[] place, int w, int h) {
-    Raster small = analysis.small();
-    BitSet out = new BitSet(w * h);
-    for (int y = 0; y + 1 < h; y++) {
-      int row = y * small.height() / h * small.width();
-      for (int x = 0; x + 1 < w; x++) {
-        out.set(y * w + x, place[row + x * small.width() / w] >= WHOLLY);
-      }
-    }
-    return out;
-  }
-
-  /** Per channel, what a light adds to a surface itself over the light that is there without it. */
-  private static float[] own(
-      Response response, Picture lit, Picture dark, BitSet within, double plain) {
-    float[] own = new float[3];
-    for (int c = 0; plain > 0 && !within.isEmpty() && c < 3; c++) {
-      float[] a = lit.channel(c);
-      float[] b = dark.channel(c);
-      int channel = c;
-      double[] over =
-          within.stream()
-              .mapToDouble(
-                  i -> {
-                    double without = response.toLight(channel, b[i]);
-                    return response.toLight(channel, a[i]) / Math.max(1e-5, without) - 1;
-                  })
-              .sorted()
-              .toArray();
-      own[c] = (float) Math.max(0, over[(int) (plain * over.length)]);
-    }
-    return own;
-  }
-
-  private static boolean burnt(Picture p, int i) {
-    return p.mostAt(i) > Burnt.NO_SUM;
   }
 }

@@ -1,7 +1,6 @@
 package illuminar.core.pass.work;
 
 import illuminar.core.analysis.window.Reflections;
-import illuminar.core.colour.Burnt;
 import illuminar.core.frame.Response;
 import illuminar.core.pass.Tile;
 import illuminar.core.picture.Picture;
@@ -18,9 +17,6 @@ public interface BroughtView {
   public record Unmirrored(String frame, Response response, Reflections reflections, float amount)
       implements BroughtView {
 
-    /** What is left at least of a pixel's light: a view is never black for the room before it. */
-    private static final float LEAST = 0.02f;
-
     @Override
     public Picture at(Tile tile) {
       Picture out = tile.frames().apply(frame).copy();
@@ -29,11 +25,11 @@ public interface BroughtView {
           reflections.mirrored(response, with, tile.frames().apply(reflections.without()));
       float[] region = tile.region().copy();
       for (int i = 0; i < region.length; i++) {
-        if (region[i] > 0 && with.mostAt(i) <= Burnt.NO_SUM) {
+        if (region[i] > 0 && Reflections.tells(with, i)) {
           for (int c = 0; c < 3; c++) {
             float light = response.toLight(c, out.channel(c)[i]);
-            float rest = light - amount * reflections.share()[c] * mirrored.channel(c)[i];
-            out.channel(c)[i] = response.toDisplay(c, Math.max(LEAST * light, rest));
+            float rest = reflections.rest(c, light, mirrored.channel(c)[i], amount);
+            out.channel(c)[i] = response.toDisplay(c, rest);
           }
         }
       }

@@ -2,7 +2,6 @@ package illuminar.core.pass.work;
 
 import illuminar.core.analysis.Analysis;
 import illuminar.core.analysis.window.Reflections;
-import illuminar.core.colour.Burnt;
 import illuminar.core.frame.Response;
 import illuminar.core.pass.PassInput;
 import illuminar.core.pass.PreparedPass;
@@ -19,9 +18,6 @@ import java.util.Optional;
  */
 public record MirrorOff(Reflections told, Response response, float off)
     implements PreparedPass.OnLight {
-
-  /** What is left at least of a pixel's light. */
-  private static final float LEAST = 0.02f;
 
   /** Looks for it in the picture below and the region. */
   public static MirrorOff of(PassInput below, Reflections.Surface surface, float off) {
@@ -59,13 +55,12 @@ public record MirrorOff(Reflections told, Response response, float off)
     tile.each(
         picture,
         (i, amount) -> {
-          if (with.mostAt(i) > Burnt.NO_SUM) {
+          if (!Reflections.tells(with, i)) {
             return;
           }
           light.of(picture, i, out);
           for (int c = 0; c < 3; c++) {
-            float rest = out[c] - off * told.share()[c] * mirrored.channel(c)[i];
-            out[c] = Math.max(LEAST * out[c], rest);
+            out[c] = told.rest(c, out[c], mirrored.channel(c)[i], off);
           }
           light.show(out);
           picture.mix(i, out, amount);

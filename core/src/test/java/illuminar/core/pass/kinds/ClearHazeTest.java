@@ -85,18 +85,7 @@ class ClearHazeTest {
   }
 
   private static double apart(Picture a, Picture b, int top, int end) {
-    double sum = 0;
-    int n = 0;
-    for (int y = top; y < end; y += 3) {
-      for (int x = 10; x < W - 10; x += 3) {
-        int i = y * W + x;
-        sum +=
-            Lab.ofWork(a.r()[i], a.g()[i], a.b()[i])
-                .difference(Lab.ofWork(b.r()[i], b.g()[i], b.b()[i]));
-        n++;
-      }
-    }
-    return sum / n;
+    return Apart.within(a, b, 10, top, W - 10, end, 3);
   }
 
   @Test

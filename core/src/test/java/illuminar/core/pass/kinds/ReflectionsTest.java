@@ -6,7 +6,6 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import illuminar.core.TestRoom;
 import illuminar.core.analysis.Analysis;
 import illuminar.core.analysis.window.Reflections;
-import illuminar.core.colour.Lab;
 import illuminar.core.frame.Frame;
 import illuminar.core.frame.Frames;
 import illuminar.core.frame.Role;
@@ -112,18 +111,7 @@ class ReflectionsTest {
 
   /** Mean difference within the pane, all brightness apart: over the same frame brought in. */
   private static double apart(Picture a, Picture b) {
-    double sum = 0;
-    int n = 0;
-    for (int y = 34; y < 116; y++) {
-      for (int x = 64; x < 176; x++) {
-        int i = y * W + x;
-        sum +=
-            Lab.ofWork(a.r()[i], a.g()[i], a.b()[i])
-                .difference(Lab.ofWork(b.r()[i], b.g()[i], b.b()[i]));
-        n++;
-      }
-    }
-    return sum / n;
+    return Apart.within(a, b, 64, 34, 176, 116, 1);
   }
 
   /** The same view taken with nothing lit before the pane, brought in at the same gain. */

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import illuminar.core.TestRoom;
 import illuminar.core.analysis.Analysis;
 import illuminar.core.analysis.window.Reflections.Surface;
-import illuminar.core.colour.Lab;
 import illuminar.core.frame.Frame;
 import illuminar.core.frame.Frames;
 import illuminar.core.frame.Role;
@@ -87,18 +86,7 @@ class UnmirrorTest {
   }
 
   private static double apart(Picture a, Picture b) {
-    double sum = 0;
-    int n = 0;
-    for (int y = 50; y < 110; y++) {
-      for (int x = 80; x < 160; x++) {
-        int i = y * W + x;
-        sum +=
-            Lab.ofWork(a.r()[i], a.g()[i], a.b()[i])
-                .difference(Lab.ofWork(b.r()[i], b.g()[i], b.b()[i]));
-        n++;
-      }
-    }
-    return sum / n;
+    return Apart.within(a, b, 80, 50, 160, 110, 1);
   }
 
   @Test
