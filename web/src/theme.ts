@@ -62,7 +62,11 @@ export const theme = createTheme({
       defaultProps: { size: "small", variant: "outlined", color: "inherit", disableElevation: true },
       styleOverrides: {
         root: { minWidth: 0, padding: "3px 10px" },
-        outlined: { borderColor: look.line, backgroundColor: look.white },
+        outlined: {
+          borderColor: look.line,
+          backgroundColor: look.white,
+          "&[aria-pressed=true]": { backgroundColor: "#dcdcdc", fontWeight: 600 },
+        },
         contained: {
           backgroundColor: look.ink,
           color: look.white,

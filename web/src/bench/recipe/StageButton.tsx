@@ -28,12 +28,7 @@ export function StageButton({
       onClick={onClick}
       aria-pressed={pressed}
       aria-label={label}
-      sx={{
-        px: 1,
-        py: 0.1,
-        fontSize: 12,
-        ...(pressed ? { bgcolor: "#dcdcdc", fontWeight: 600 } : {}),
-      }}
+      sx={{ px: 1, py: 0.1, fontSize: 12 }}
     >
       {children}
     </Button>

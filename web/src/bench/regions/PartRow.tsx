@@ -4,7 +4,8 @@ import ArrowUpward from "@mui/icons-material/ArrowUpward";
 import Close from "@mui/icons-material/Close";
 import Visibility from "@mui/icons-material/VisibilityOutlined";
 import VisibilityOff from "@mui/icons-material/VisibilityOffOutlined";
-import type { Part, Region } from "../../api/types";
+import { memo } from "react";
+import type { Part } from "../../api/types";
 import { Scale } from "../../kit/Scale";
 import { look } from "../../theme";
 import { changePart, changeRegion } from "../edits/regions";
@@ -12,25 +13,15 @@ import { partUi } from "../parts";
 import { extentOf } from "../parts/extent";
 import { move, settle } from "../state/gesture";
 import { choosePart, useHand } from "../state/hand";
+import { recipe } from "../state/history";
 import { PartEditor } from "./PartEditor";
 
 const HOW = { ADD: "add", TAKE_AWAY: "take away", OVERLAP: "keep overlap" };
 
-/** One part of a region; the chosen one opens its numbers. */
-export function PartRow({ region, part, index }: { region: Region; part: Part; index: number }) {
+/** One part of a region; the chosen one opens its numbers. What a stroke does not change is not drawn anew. */
+export function PartRow(props: { region: string; part: Part; index: number; last: boolean }) {
+  const { region, part, index, last } = props;
   const chosen = useHand((s) => s.part === part.id);
-  const small = { fontSize: 14 };
-  const name = partUi(part.shape.kind).title(part.shape);
-  const change = (to: Partial<Part>) => {
-    changePart(part.id, (p) => Object.assign(p, to));
-    settle();
-  };
-  const reorder = (by: number) => {
-    const parts = region.parts.filter((p) => p.id !== part.id);
-    parts.splice(Math.max(0, index + by), 0, part);
-    changeRegion(region.id, { parts });
-    settle();
-  };
   return (
     <Box
       data-testid="part"
@@ -44,58 +35,15 @@ export function PartRow({ region, part, index }: { region: Region; part: Part; i
         bgcolor: chosen ? look.white : undefined,
       }}
     >
-      <Box sx={{ display: "flex", gap: 0.5, alignItems: "center", opacity: part.off ? 0.5 : 1 }}>
-        <Select
-          size="small"
-          variant="standard"
-          disabled={index === 0}
-          value={index === 0 ? "ADD" : part.combine}
-          onChange={(e) => change({ combine: e.target.value })}
-          inputProps={{ "aria-label": `How part ${index + 1} joins` }}
-          sx={{ fontSize: 12, width: 92, flexShrink: 0 }}
-        >
-          {Object.entries(HOW).map(([k, v]) => (
-            <MenuItem key={k} value={k}>
-              {v}
-            </MenuItem>
-          ))}
-        </Select>
-        <Box
-          component="button"
-          aria-expanded={chosen}
-          aria-label={`Part ${index + 1}: ${name}`}
-          onClick={() => choosePart(part.id)}
-          sx={{
-            font: "inherit",
-            flexGrow: 1,
-            minWidth: 0,
-            textAlign: "left",
-            border: 0,
-            bgcolor: "transparent",
-            p: 0,
-            cursor: "pointer",
-          }}
-        >
-          <Typography noWrap sx={{ fontWeight: chosen ? 600 : 400 }}>
-            {name}
-          </Typography>
-        </Box>
-        <IconButton
-          aria-label={part.off ? `Use part ${index + 1}` : `Leave out part ${index + 1}`}
-          onClick={() => change({ off: !part.off })}
-        >
-          {part.off ? <VisibilityOff sx={small} /> : <Visibility sx={small} />}
-        </IconButton>
-        <IconButton
-          aria-label={`Remove part ${index + 1}`}
-          onClick={() => {
-            changeRegion(region.id, { parts: region.parts.filter((p) => p.id !== part.id) });
-            settle();
-          }}
-        >
-          <Close sx={small} />
-        </IconButton>
-      </Box>
+      <Line
+        region={region}
+        id={part.id}
+        name={partUi(part.shape.kind).title(part.shape)}
+        combine={part.combine}
+        off={part.off}
+        index={index}
+        chosen={chosen}
+      />
       {chosen && (
         <Box sx={{ mt: 0.25 }}>
           <PartEditor part={part} />
@@ -110,7 +58,7 @@ export function PartRow({ region, part, index }: { region: Region; part: Part; i
             defaultValue={0}
             value={part.feather}
             onMove={(feather) => {
-              move(region.id);
+              move(region);
               changePart(part.id, (p) => (p.feather = feather));
             }}
             onSettle={settle}
@@ -124,33 +72,129 @@ export function PartRow({ region, part, index }: { region: Region; part: Part; i
             defaultValue={1}
             value={part.strength}
             onMove={(strength) => {
-              move(region.id);
+              move(region);
               changePart(part.id, (p) => (p.strength = strength));
             }}
             onSettle={settle}
           />
-          <Box sx={{ display: "flex", gap: 0.5, alignItems: "center", mt: 0.5 }}>
-            <Button
-              aria-pressed={part.invert}
-              onClick={() => change({ invert: !part.invert })}
-              sx={part.invert ? { bgcolor: "#dcdcdc", fontWeight: 600 } : undefined}
-            >
-              Invert part
-            </Button>
-            <Box sx={{ flexGrow: 1 }} />
-            <IconButton aria-label="Move part up" disabled={index === 0} onClick={() => reorder(-1)}>
-              <ArrowUpward sx={small} />
-            </IconButton>
-            <IconButton
-              aria-label="Move part down"
-              disabled={index === region.parts.length - 1}
-              onClick={() => reorder(1)}
-            >
-              <ArrowDownward sx={small} />
-            </IconButton>
-          </Box>
+          <Ends region={region} id={part.id} invert={part.invert} first={index === 0} last={last} />
         </Box>
       )}
     </Box>
   );
 }
+
+const small = { fontSize: 14 };
+
+const change = (id: string, to: Partial<Part>) => {
+  changePart(id, (p) => Object.assign(p, to));
+  settle();
+};
+
+/** The parts of a region, in another order or fewer of them. */
+const rearrange = (region: string, to: (parts: Part[]) => Part[]) => {
+  const parts = recipe()?.regions.find((r) => r.id === region)?.parts;
+  if (!parts) return;
+  changeRegion(region, { parts: to([...parts]) });
+  settle();
+};
+
+/** How a part joins, its name, and whether it is used. */
+const Line = memo(function Line({
+  region,
+  id,
+  name,
+  combine,
+  off,
+  index,
+  chosen,
+}: Pick<Part, "id" | "combine" | "off"> & { region: string; name: string; index: number; chosen: boolean }) {
+  return (
+    <Box sx={{ display: "flex", gap: 0.5, alignItems: "center", opacity: off ? 0.5 : 1 }}>
+      <Select
+        size="small"
+        variant="standard"
+        disabled={index === 0}
+        value={index === 0 ? "ADD" : combine}
+        onChange={(e) => change(id, { combine: e.target.value })}
+        inputProps={{ "aria-label": `How part ${index + 1} joins` }}
+        sx={{ fontSize: 12, width: 92, flexShrink: 0 }}
+      >
+        {Object.entries(HOW).map(([k, v]) => (
+          <MenuItem key={k} value={k}>
+            {v}
+          </MenuItem>
+        ))}
+      </Select>
+      <Box
+        component="button"
+        aria-expanded={chosen}
+        aria-label={`Part ${index + 1}: ${name}`}
+        onClick={() => choosePart(id)}
+        sx={{
+          font: "inherit",
+          flexGrow: 1,
+          minWidth: 0,
+          textAlign: "left",
+          border: 0,
+          bgcolor: "transparent",
+          p: 0,
+          cursor: "pointer",
+        }}
+      >
+        <Typography noWrap sx={{ fontWeight: chosen ? 600 : 400 }}>
+          {name}
+        </Typography>
+      </Box>
+      <IconButton
+        aria-label={off ? `Use part ${index + 1}` : `Leave out part ${index + 1}`}
+        onClick={() => change(id, { off: !off })}
+      >
+        {off ? <VisibilityOff sx={small} /> : <Visibility sx={small} />}
+      </IconButton>
+      <IconButton
+        aria-label={`Remove part ${index + 1}`}
+        onClick={() => rearrange(region, (parts) => parts.filter((p) => p.id !== id))}
+      >
+        <Close sx={small} />
+      </IconButton>
+    </Box>
+  );
+});
+
+/** What is done with a part as a whole: turned inside out, moved in the order. */
+const Ends = memo(function Ends({
+  region,
+  id,
+  invert,
+  first,
+  last,
+}: {
+  region: string;
+  id: string;
+  invert: boolean;
+  first: boolean;
+  last: boolean;
+}) {
+  const reorder = (by: number) =>
+    rearrange(region, (parts) => {
+      const at = parts.findIndex((p) => p.id === id);
+      const [part] = parts.splice(at, 1);
+      if (part) parts.splice(Math.max(0, at + by), 0, part);
+      return parts;
+    });
+  return (
+    <Box sx={{ display: "flex", gap: 0.5, alignItems: "center", mt: 0.5 }}>
+      <Button aria-pressed={invert} onClick={() => change(id, { invert: !invert })}>
+        Invert part
+      </Button>
+      <Box sx={{ flexGrow: 1 }} />
+      <IconButton aria-label="Move part up" disabled={first} onClick={() => reorder(-1)}>
+        <ArrowUpward sx={small} />
+      </IconButton>
+      <IconButton aria-label="Move part down" disabled={last} onClick={() => reorder(1)}>
+        <ArrowDownward sx={small} />
+      </IconButton>
+    </Box>
+  );
+});

@@ -1,10 +1,9 @@
 import { Box, Button, IconButton, Menu, MenuItem, Typography } from "@mui/material";
 import Close from "@mui/icons-material/Close";
 import MoreHoriz from "@mui/icons-material/MoreHoriz";
-import { useState } from "react";
+import { memo, useState } from "react";
 import { useShallow } from "zustand/react/shallow";
 import { saidOf } from "../../api/client";
-import type { Region } from "../../api/types";
 import { NameField } from "../../kit/NameField";
 import { Scale } from "../../kit/Scale";
 import { look } from "../../theme";
@@ -48,16 +47,19 @@ const REFINE = [
   { name: "density", label: "Density", unit: "%", from: 0, to: 1, step: 0.01, defaultValue: 1, help: "" },
 ] as const;
 
-/** The sheet of the selected region over the recipe: the tools, its parts, and its refinement. */
+/**
+ * The sheet of the selected region over the recipe: the tools, its parts, and its refinement. What a stroke does not
+ * change is not drawn anew while it is painted.
+ */
 export function RegionSheet() {
   const { region: chosen, sheet } = useHand(useShallow((s) => ({ region: s.region, sheet: s.sheet })));
   const region = useHistory((s) => s.recipe?.regions.find((r) => r.id === chosen));
-  const used = useHistory((s) => s.recipe?.passes.filter((p) => p.where.region === chosen).length ?? 0);
   if (!region || !sheet) return null;
+  const { id, name, parts } = region;
   return (
     <Box
       component="section"
-      aria-label={`Region ${region.name}`}
+      aria-label={`Region ${name}`}
       sx={{
         position: "absolute",
         inset: 0,
@@ -69,44 +71,33 @@ export function RegionSheet() {
         py: 1,
       }}
     >
-      <Head region={region} />
-      <Box sx={{ display: "flex", gap: 0.75, mb: 0.75 }}>
-        <AddMenu name="Use it in …" label="Use the region in a new pass" />
-        {used > 0 && (
-          <Button onClick={() => duplicatePlace(region.id)}>
-            Duplicate with {count(used, "pass", "passes")}
-          </Button>
-        )}
-        <Button onClick={() => take({ sheet: false, part: "" })} sx={{ ml: "auto" }}>
-          Done
-        </Button>
-      </Box>
+      <Head id={id} name={name} />
+      <Uses id={id} />
       <Tools />
-      {region.parts.length === 0 && <Typography color="text.secondary">Empty: draw into it.</Typography>}
-      {region.parts.map((part, i) => (
-        <PartRow key={part.id} region={region} part={part} index={i} />
+      {parts.length === 0 && <Typography color="text.secondary">Empty: draw into it.</Typography>}
+      {parts.map((part, i) => (
+        <PartRow key={part.id} region={id} part={part} index={i} last={i === parts.length - 1} />
       ))}
       <Box sx={{ borderTop: 1, borderColor: "divider", mt: 0.75, pt: 0.5 }}>
         {REFINE.map((r) => (
           <Scale
             key={r.name}
             {...r}
-            shape={r.name === "feather" ? () => extentOf(region.parts) : undefined}
+            shape={r.name === "feather" ? () => extentOf(parts) : undefined}
             value={region[r.name]}
             onMove={(v) => {
-              move(region.id);
-              changeRegion(region.id, { [r.name]: v });
+              move(id);
+              changeRegion(id, { [r.name]: v });
             }}
             onSettle={settle}
           />
         ))}
         <Button
+          aria-pressed={region.invert}
           onClick={() => {
-            changeRegion(region.id, { invert: !region.invert });
+            changeRegion(id, { invert: !region.invert });
             settle();
           }}
-          aria-pressed={region.invert}
-          sx={region.invert ? { bgcolor: "#dcdcdc", fontWeight: 600 } : undefined}
         >
           Invert
         </Button>
@@ -116,17 +107,33 @@ export function RegionSheet() {
   );
 }
 
-function Head({ region }: { region: Region }) {
+/** What can be made of the region besides. */
+const Uses = memo(function Uses({ id }: { id: string }) {
+  const used = useHistory((s) => s.recipe?.passes.filter((p) => p.where.region === id).length ?? 0);
+  return (
+    <Box sx={{ display: "flex", gap: 0.75, mb: 0.75 }}>
+      <AddMenu name="Use it in …" label="Use the region in a new pass" />
+      {used > 0 && (
+        <Button onClick={() => duplicatePlace(id)}>Duplicate with {count(used, "pass", "passes")}</Button>
+      )}
+      <Button onClick={() => take({ sheet: false, part: "" })} sx={{ ml: "auto" }}>
+        Done
+      </Button>
+    </Box>
+  );
+});
+
+const Head = memo(function Head({ id, name }: { id: string; name: string }) {
   const [menu, setMenu] = useState<HTMLElement | null>(null);
   const [said, setSaid] = useState("");
   const small = { fontSize: 16 };
   const copy = (opposite: boolean) => {
     setMenu(null);
-    copyRegion(region.id, opposite);
+    copyRegion(id, opposite);
   };
   const trim = async () => {
     try {
-      const less = await trimRegion(region.id);
+      const less = await trimRegion(id);
       setSaid(less > 0 ? `${less} B less` : "nothing unused");
     } catch (e) {
       complain(saidOf(e));
@@ -135,12 +142,12 @@ function Head({ region }: { region: Region }) {
   return (
     <Box sx={{ display: "flex", gap: 0.5, alignItems: "center", mb: 0.75 }}>
       <NameField
-        key={region.id}
+        key={id}
         framed
         label="Name of the region"
-        name={region.name}
-        onName={(name) => {
-          changeRegion(region.id, { name });
+        name={name}
+        onName={(to) => {
+          changeRegion(id, { name: to });
           settle();
         }}
       />
@@ -162,10 +169,10 @@ function Head({ region }: { region: Region }) {
           Remove unused parts
         </MenuItem>
       </Menu>
-      <RemoveRegion region={region} />
+      <RemoveRegion id={id} name={name} />
       <IconButton aria-label="Leave the region" onClick={() => chooseRegion("")}>
         <Close sx={small} />
       </IconButton>
     </Box>
   );
-}
+});

@@ -1,4 +1,5 @@
 import { Box, ToggleButton, ToggleButtonGroup } from "@mui/material";
+import { memo } from "react";
 import { look } from "../../theme";
 import { showAs, tintWith, useMasks, type Veil } from "../state/masks";
 
@@ -11,7 +12,7 @@ const SHOW: Record<Veil, string> = {
 };
 
 /** How the region is shown on the picture. */
-export function ShowAs() {
+export const ShowAs = memo(function ShowAs() {
   const veil = useMasks((s) => s.veil);
   const tint = useMasks((s) => s.tint);
   return (
@@ -39,4 +40,4 @@ export function ShowAs() {
       )}
     </Box>
   );
-}
+});

@@ -8,7 +8,7 @@ import {
   Tooltip,
   Typography,
 } from "@mui/material";
-import { useState } from "react";
+import { memo, useState } from "react";
 import type { Part, Shape } from "../../api/types";
 import { Scale } from "../../kit/Scale";
 import { Tick } from "../../kit/Tick";
@@ -19,7 +19,7 @@ import { take, useHand, type BrushTip } from "../state/hand";
 import { useHistory } from "../state/history";
 
 /** All ways to make a further part of the selected region. */
-export function Tools() {
+export const Tools = memo(function Tools() {
   const tool = useHand((s) => s.tool);
   const combine = useHand((s) => s.combine);
   return (
@@ -60,7 +60,7 @@ export function Tools() {
       {tool === "brush" && <Tip />}
     </Box>
   );
-}
+});
 
 /** Parts that are found in the frames. */
 function Find() {

@@ -1,9 +1,12 @@
 import { useHand } from "../state/hand";
 import { geometry } from "../state/viewport";
+import { usePointer, type Place } from "./useHandOnStage";
 
-/** The brush under the pointer: its size and where its softness begins. */
-export function BrushRing({ at }: { at: { x: number; y: number } }) {
+/** The brush under the pointer, else under the arrow keys' cross: its size and where its softness begins. */
+export function BrushRing({ cross }: { cross: Place | undefined }) {
   const brush = useHand((s) => s.brush);
+  const at = usePointer((s) => s.at) ?? cross;
+  if (!at) return null;
   const r = (brush.size * geometry().scale) / 2;
   const place = { cx: at.x, cy: at.y, fill: "none" };
   return (

@@ -20,7 +20,7 @@ import { SpecksMarks } from "../specks/Specks";
 import { WatchMarks } from "../watch/Watch";
 import { BrushRing } from "./BrushRing";
 import { Handles } from "./Handles";
-import { paint, painted } from "./paint";
+import { awaited, paint, painted } from "./paint";
 import { useCross, useHandOnStage, type Place } from "./useHandOnStage";
 import { ToolHint } from "./ToolHint";
 import { useWheel } from "./useWheel";
@@ -46,9 +46,8 @@ export function Stage() {
   useWheel(box);
   useSpace(setSpace);
 
-  const { pointer, handlers } = useHandOnStage(inHand);
+  const handlers = useHandOnStage(inHand);
   const cross = useCross(inHand, inHand === tools.look);
-  const at = pointer ?? cross.at;
   return (
     <Box
       ref={(el: HTMLDivElement | null) => {
@@ -84,7 +83,7 @@ export function Stage() {
       <WipeLine />
       <CropOver />
       <LinesOver />
-      {tool === "brush" && at && !space && <BrushRing at={at} />}
+      {tool === "brush" && !space && <BrushRing cross={cross.at} />}
       {cross.at && <Cross at={cross.at} />}
     </Box>
   );
@@ -116,7 +115,7 @@ function Canvas() {
       if (canvas.current) paint(canvas.current);
     };
     const due = () => {
-      if (!frame && !shallow(drawn, painted())) frame = requestAnimationFrame(draw);
+      if (!frame && !awaited(drawn) && !shallow(drawn, painted())) frame = requestAnimationFrame(draw);
     };
     due();
     const stops = [useViewport, useMasks, useGesture, useHand, useView, useWipe, useLay].map((store) =>

@@ -1,5 +1,6 @@
+import { shallow } from "zustand/shallow";
 import { look } from "../../theme";
-import { useGesture } from "../state/gesture";
+import { hurried, useGesture } from "../state/gesture";
 import { turned, useMasks, wanted, type MaskState } from "../state/masks";
 import { corner, pictureSize } from "../state/lay";
 import { geometry, useViewport, type Seen, type ViewportState } from "../state/viewport";
@@ -47,6 +48,12 @@ export function painted(): readonly unknown[] {
     ...[picture, stage, zoom, surround, colourOff, alone, zebra, moving, before, clipping, mode, at, other],
     ...[mask, veil, tint, wanted(), turned(), x, y, w, h],
   ];
+}
+
+/** Whether the next picture of what is drawn by hand is on its way: the mask of the last one is shown with it. */
+export function awaited([last]: readonly unknown[]): boolean {
+  const { picture, busy } = useViewport.getState();
+  return useGesture.getState().reshaping && hurried() && busy && picture === last;
 }
 
 /** Draws the picture, zebra and veil onto the stage's canvas. */
@@ -144,16 +151,16 @@ let ready: Ready | undefined;
 
 function prepare(image: ImageBitmap, turned: boolean): Ready | undefined {
   if (ready?.of === image && ready.turned === turned) return ready;
-  const alpha = document.createElement("canvas");
-  const edge = document.createElement("canvas");
+  const alpha = ready?.alpha ?? document.createElement("canvas");
+  const edge = ready?.edge ?? document.createElement("canvas");
   const w = (alpha.width = edge.width = image.width);
   const h = (alpha.height = edge.height = image.height);
-  const a = alpha.getContext("2d");
+  const a = alpha.getContext("2d", { willReadFrequently: true });
   if (!a) return undefined;
   a.drawImage(image, 0, 0);
   const data = a.getImageData(0, 0, w, h);
   const d = data.data;
-  edge.getContext("2d")?.putImageData(edges(d, w, h), 0, 0);
+  edge.getContext("2d", { willReadFrequently: true })?.putImageData(edges(d, w, h), 0, 0);
   for (let i = 0; i < d.length; i += 4) d[i + 3] = turned ? (d[i] ?? 0) : 255 - (d[i] ?? 0);
   a.putImageData(data, 0, 0);
   ready = { of: image, turned, alpha, edge };
@@ -163,23 +170,22 @@ function prepare(image: ImageBitmap, turned: boolean): Ready | undefined {
 /** The line between inside and outside: dark within, light without. */
 function edges(d: Uint8ClampedArray, w: number, h: number): ImageData {
   const line = new ImageData(w, h);
-  const inside = (x: number, y: number) => (d[(y * w + x) * 4] ?? 0) >= 128;
+  const row = w * 4;
   for (let y = 1; y < h - 1; y++) {
-    for (let x = 1; x < w - 1; x++) {
-      const here = inside(x, y);
-      const border =
-        here !== inside(x - 1, y) ||
-        here !== inside(x + 1, y) ||
-        here !== inside(x, y - 1) ||
-        here !== inside(x, y + 1);
-      if (!border) continue;
-      const i = (y * w + x) * 4;
+    for (let i = y * row + 4, end = (y + 1) * row - 4; i < end; i += 4) {
+      const here = (d[i] ?? 0) >> 7;
+      // the four neighbours are all on its side
+      const same =
+        ((d[i - 4] ?? 0) >> 7) + ((d[i + 4] ?? 0) >> 7) + ((d[i - row] ?? 0) >> 7) + ((d[i + row] ?? 0) >> 7);
+      if (same === here * 4) continue;
       line.data.fill(here ? 25 : 255, i, i + 3);
       line.data[i + 3] = 220;
     }
   }
   return line;
 }
+
+type Box = readonly [number, number, number, number];
 
 function veil(c: CanvasRenderingContext2D, s: ViewportState, masks: MaskState) {
   const { mask } = masks;
@@ -189,46 +195,44 @@ function veil(c: CanvasRenderingContext2D, s: ViewportState, masks: MaskState) {
   const g = geometry(s);
   const { raster } = mask;
   const k = g.scale / raster.scale;
-  const box = [g.ox + raster.x * k, g.oy + raster.y * k, raster.width * k, raster.height * k] as const;
+  const box: Box = [g.ox + raster.x * k, g.oy + raster.y * k, raster.width * k, raster.height * k];
   if (masks.veil === "mono") c.drawImage(mask.image, ...box);
   else if (masks.veil === "line") c.drawImage(made.edge, ...box);
-  else if (masks.veil === "tint") {
+  else {
+    const tint = masks.veil === "tint" ? masks.tint : undefined;
     // what is worked on in a colour of the user's choice
-    const film = sheet(s, masks.tint, (v) => v.fillRect(...box), made, box, "destination-out");
-    c.globalAlpha = 0.55;
+    if (tint) c.globalAlpha = 0.55;
+    const film = filmOf(s, made, box, tint);
     if (film) c.drawImage(film, 0, 0);
     c.globalAlpha = 1;
-  } else {
-    const hatching = sheet(s, undefined, () => {}, made, box, "source-over");
-    if (hatching) c.drawImage(hatching, 0, 0);
-    c.drawImage(made.edge, ...box);
+    if (!tint) c.drawImage(made.edge, ...box);
   }
 }
 
-let film: HTMLCanvasElement | undefined;
+/** A sheet over the stage, and what it was made from. */
+let film: { on: HTMLCanvasElement; from: readonly unknown[] } | undefined;
 
-/** A sheet over the stage on which the outside is hatched, or cut out of a colour. */
-function sheet(
-  s: ViewportState,
-  colour: string | undefined,
-  fill: (v: CanvasRenderingContext2D) => void,
-  made: Ready,
-  box: readonly [number, number, number, number],
-  how: GlobalCompositeOperation,
-): HTMLCanvasElement | undefined {
-  film ??= document.createElement("canvas");
-  film.width = s.stage.width;
-  film.height = s.stage.height;
-  const v = film.getContext("2d");
+/** A sheet over the stage on which the outside is hatched, or cut out of a colour; kept until it is another one. */
+function filmOf(s: ViewportState, made: Ready, box: Box, colour: string | undefined) {
+  const { width, height } = s.stage;
+  const from = [made, width, height, colour, ...box];
+  if (film && shallow(film.from, from)) return film.on;
+  const on = film?.on ?? document.createElement("canvas");
+  on.width = width;
+  on.height = height;
+  film = { on, from };
+  const v = on.getContext("2d");
   if (!v) return undefined;
-  if (colour) v.fillStyle = colour;
-  fill(v);
-  v.globalCompositeOperation = how;
+  if (colour) {
+    v.fillStyle = colour;
+    v.fillRect(...box);
+  }
+  v.globalCompositeOperation = colour ? "destination-out" : "source-over";
   v.drawImage(made.alpha, ...box);
   if (!colour) {
     v.globalCompositeOperation = "source-in";
     v.fillStyle = hatched(v);
-    v.fillRect(0, 0, film.width, film.height);
+    v.fillRect(0, 0, width, height);
   }
-  return film;
+  return on;
 }

@@ -1,4 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from "react";
+import { create } from "zustand";
 import { ARROWS } from "../../kit/arrows";
 import { within } from "../../kit/numbers";
 import { point } from "../state/asking";
@@ -19,6 +20,9 @@ const FINE = 1;
 
 /** Tilt from upright at which a pen lies flat, degrees. */
 const FLAT = 60;
+
+/** Where the pointer is over the stage: known to what follows it, so that nothing else is drawn anew. */
+export const usePointer = create<{ at?: Place }>(() => ({}));
 
 interface Held {
   altKey: boolean;
@@ -58,7 +62,6 @@ function pointerSpot(e: PointerEvent, stage: Element): Spot {
  * picture. A finger's press counts once it has moved or been lifted, so that a second one can still join it.
  */
 export function useHandOnStage(tool: Tool) {
-  const [pointer, setPointer] = useState<Place>();
   const fingers = useFingers();
   const waiting = useRef<Spot>(undefined);
   const begin = () => {
@@ -66,45 +69,42 @@ export function useHandOnStage(tool: Tool) {
     waiting.current = undefined;
   };
   return {
-    pointer,
-    handlers: {
-      onPointerDown: ({ nativeEvent: e, currentTarget: stage }: React.PointerEvent) => {
-        if (e.button !== 0) return;
-        stage.setPointerCapture(e.pointerId);
-        if (e.pointerType !== "touch") {
-          tool.down(pointerSpot(e, stage));
-          return;
-        }
-        if (fingers.put(e, stage) === 1) waiting.current = pointerSpot(e, stage);
-        else if (waiting.current) waiting.current = undefined;
-        else tool.cancel();
-      },
-      onPointerMove: ({ nativeEvent: e, currentTarget: stage }: React.PointerEvent) => {
-        const at = pointerSpot(e, stage);
-        point(at.x, at.y);
-        setPointer({ x: at.sx, y: at.sy });
-        if (fingers.move(e, stage) || e.buttons !== 1) return;
-        if (waiting.current && far(waiting.current, at)) begin();
-        if (waiting.current) return;
-        const all = e.getCoalescedEvents();
-        tool.move(
-          at,
-          all.slice(0, -1).map((o) => pointerSpot(o, stage)),
-        );
-      },
-      onPointerUp: ({ nativeEvent: e, currentTarget: stage }: React.PointerEvent) => {
-        const two = fingers.lift(e);
-        if (two) return;
-        begin();
-        tool.up(pointerSpot(e, stage));
-      },
-      onPointerCancel: ({ nativeEvent: e }: React.PointerEvent) => {
-        fingers.lift(e);
-        waiting.current = undefined;
-        tool.cancel();
-      },
-      onPointerLeave: () => setPointer(undefined),
+    onPointerDown: ({ nativeEvent: e, currentTarget: stage }: React.PointerEvent) => {
+      if (e.button !== 0) return;
+      stage.setPointerCapture(e.pointerId);
+      if (e.pointerType !== "touch") {
+        tool.down(pointerSpot(e, stage));
+        return;
+      }
+      if (fingers.put(e, stage) === 1) waiting.current = pointerSpot(e, stage);
+      else if (waiting.current) waiting.current = undefined;
+      else tool.cancel();
     },
+    onPointerMove: ({ nativeEvent: e, currentTarget: stage }: React.PointerEvent) => {
+      const at = pointerSpot(e, stage);
+      point(at.x, at.y);
+      usePointer.setState({ at: { x: at.sx, y: at.sy } });
+      if (fingers.move(e, stage) || e.buttons !== 1) return;
+      if (waiting.current && far(waiting.current, at)) begin();
+      if (waiting.current) return;
+      const all = e.getCoalescedEvents();
+      tool.move(
+        at,
+        all.slice(0, -1).map((o) => pointerSpot(o, stage)),
+      );
+    },
+    onPointerUp: ({ nativeEvent: e, currentTarget: stage }: React.PointerEvent) => {
+      const two = fingers.lift(e);
+      if (two) return;
+      begin();
+      tool.up(pointerSpot(e, stage));
+    },
+    onPointerCancel: ({ nativeEvent: e }: React.PointerEvent) => {
+      fingers.lift(e);
+      waiting.current = undefined;
+      tool.cancel();
+    },
+    onPointerLeave: () => usePointer.setState({ at: undefined }),
   };
 }
 

@@ -27,6 +27,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
 import javax.imageio.ImageIO;
+import javax.imageio.stream.ImageOutputStream;
+import javax.imageio.stream.MemoryCacheImageOutputStream;
 
 /** Works out the answers of one sitting; remembers the picture that was shown last. One thread. */
 final class Answers {
@@ -122,7 +124,10 @@ final class Answers {
     return now;
   }
 
-  /** What follows a hand does not ask the database each time: a sharp picture follows it soon. */
+  /**
+   * What follows a hand, and a mask, do not ask the database each time: a sharp picture comes with
+   * them or soon.
+   */
   private View lately() {
     return known.filter(v -> System.nanoTime() - lookedAt < LATELY).orElseGet(this::looked);
   }
@@ -176,7 +181,7 @@ final class Answers {
 
   private Given mask(Request.MaskRequest asked) throws IOException {
     Raster raster = checked(asked.raster());
-    View now = looked();
+    View now = lately();
     Laid laid = laid(now, asked.recipe(), asked.uncut());
     float[] share =
         open.work(
@@ -200,7 +205,9 @@ final class Answers {
       sum += share[i];
     }
     ByteArrayOutputStream png = new ByteArrayOutputStream();
-    ImageIO.write(image, "png", png);
+    try (ImageOutputStream out = new MemoryCacheImageOutputStream(png)) {
+      ImageIO.write(image, "png", out);
+    }
     int bytes = json.write(asked.recipe().region(asked.region()).orElseThrow()).length();
     return new Given(
         new Answer.MaskAnswer(
