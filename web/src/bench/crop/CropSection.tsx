@@ -7,6 +7,7 @@ import { NumberField } from "../../kit/NumberField";
 import { amount, typedNumber } from "../../kit/numbers";
 import { Scale } from "../../kit/Scale";
 import { AS_IT_LIES, moveGeometry, setGeometry, type GeometryNumber } from "../edits/geometry";
+import { Propose } from "../recipe/Propose";
 import { Section } from "../recipe/Section";
 import { StageButton, StageButtons } from "../recipe/StageButton";
 import { Word } from "../recipe/Word";
@@ -50,7 +51,11 @@ export function CropSection() {
         >
           Straighten by lines
         </StageButton>
-        <StageButton onClick={() => setGeometry(AS_IT_LIES)}>As the camera saw it</StageButton>
+        <Propose stage="Upright" name="Set upright" />
+        <Propose stage="Level" name="Lay level" />
+        <StageButton onClick={() => setGeometry({ ...AS_IT_LIES, focal: geometry.focal })}>
+          As the camera saw it
+        </StageButton>
       </StageButtons>
       <Typography component="div" sx={{ mt: 0.75 }}>
         Keep <Ratio geometry={geometry} />

@@ -12,6 +12,7 @@ export const AS_IT_LIES: Geometry = {
   turn: 0,
   pitch: 0,
   yaw: 0,
+  strength: 1,
   focal: 24,
   bulge: 0,
   outer: 0,

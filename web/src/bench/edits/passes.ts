@@ -197,7 +197,7 @@ export async function propose(stage: string): Promise<string> {
     server.POST("/api/views/{id}/proposals/{stage}", { params: { path: { id, stage } }, body }),
   );
   if (recipe() !== before) return "The recipe was changed meanwhile; ask again.";
-  if (made.recipe.passes.length === body.passes.length) return made.said;
+  if (!made.changed) return made.said;
   replace(made.recipe);
   settle();
   return "";

@@ -1,13 +1,10 @@
 package illuminar.benchmarks;
 
-import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 
-/** Figures with their goals: printed, kept as JSON, kept as a readable page. */
+/** Figures with their goals: printed, and kept as a readable table. */
 final class Table {
   /**
    * One figure.
@@ -48,34 +45,15 @@ final class Table {
     return rows;
   }
 
-  /** Writes {@code target/NAME.json} and a page in docs. */
-  void keep(String name, Path page, String title, String note) throws IOException {
-    StringBuilder json = new StringBuilder("[\n");
+  /** A readable table of all rows. */
+  String page() {
     StringBuilder text =
-        new StringBuilder(
-            "# "
-                + title
-                + "\n\n"
-                + note
-                + "\n\n| view | measure | figure | goal | met |\n|---|---|---|---|---|\n");
-    for (int i = 0; i < rows.size(); i++) {
-      Row r = rows.get(i);
-      json.append(
-          String.format(
-              Locale.ROOT,
-              "  {\"view\": \"%s\", \"measure\": \"%s\", \"value\": %.5f, \"unit\": \"%s\", \"goal\": %.5f, \"met\": %b}%s%n",
-              r.view,
-              r.measure,
-              r.value,
-              r.unit,
-              r.goal,
-              r.met(),
-              i + 1 < rows.size() ? "," : ""));
+        new StringBuilder("| measure | figure | goal | met |\n|---|---|---|---|\n");
+    for (Row r : rows) {
       text.append(
           String.format(
               Locale.ROOT,
-              "| %s | %s | %.3f %s | %s %s | %s |%n",
-              r.view,
+              "| %s | %.3f %s | %s %s | %s |%n",
               r.measure,
               r.value,
               r.unit,
@@ -83,10 +61,7 @@ final class Table {
               trim(r.goal),
               r.met() ? "yes" : "**no**"));
     }
-    Files.createDirectories(Path.of("target"));
-    Files.writeString(Path.of("target", name + ".json"), json.append("]\n"));
-    Files.createDirectories(page.getParent());
-    Files.writeString(page, text);
+    return text.toString();
   }
 
   private static String trim(double v) {

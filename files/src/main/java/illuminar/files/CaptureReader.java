@@ -19,6 +19,16 @@ import java.util.OptionalDouble;
 
 /** Reads what the camera wrote beside the pixels. Source: CIPA DC-008 (EXIF 2.32). */
 final class CaptureReader {
+  /** Of a frame of film, millimetres. */
+  private static final double LONG_EDGE = 36;
+
+  private static final double DIAGONAL = Math.hypot(LONG_EDGE, 24);
+
+  /** What resolutions on the sensor are given for. */
+  private static final int INCHES = 2;
+
+  private static final int CENTIMETRES = 3;
+
   private static final Capture NOTHING =
       new Capture(
           Optional.empty(), Optional.empty(), Optional.empty(), false, 1, "", Optics.UNKNOWN);
@@ -61,10 +71,30 @@ final class CaptureReader {
 
   /** A lens that tells nothing to the camera has a focal length of 0. */
   private static Optics optics(Directory sub, Directory base) {
-    OptionalDouble focal = number(sub, base, ExifDirectoryBase.TAG_FOCAL_LENGTH);
-    return new Optics(
-        text(sub, ExifDirectoryBase.TAG_LENS_MODEL),
-        positive(focal) ? focal : OptionalDouble.empty());
+    double focal = number(sub, base, ExifDirectoryBase.TAG_FOCAL_LENGTH).orElse(0);
+    return Optics.of(text(sub, ExifDirectoryBase.TAG_LENS_MODEL), focal, wide(sub, base, focal));
+  }
+
+  /**
+   * The focal length on a frame whose long edge is 36 mm, by the size of the sensor, else by what
+   * the camera calls its equivalent, which is one of the diagonal (CIPA DCG-001, from memory); 0
+   * where neither is known.
+   */
+  private static double wide(Directory sub, Directory base, double focal) {
+    double w = number(sub, base, ExifDirectoryBase.TAG_EXIF_IMAGE_WIDTH).orElse(0);
+    double h = number(sub, base, ExifDirectoryBase.TAG_EXIF_IMAGE_HEIGHT).orElse(0);
+    double longEdge = Math.max(w, h);
+    double each = number(sub, base, ExifDirectoryBase.TAG_FOCAL_PLANE_X_RESOLUTION).orElse(0);
+    int unit =
+        (int) number(sub, base, ExifDirectoryBase.TAG_FOCAL_PLANE_RESOLUTION_UNIT).orElse(INCHES);
+    if (focal > 0 && each > 0 && longEdge > 0) {
+      return focal * LONG_EDGE / (longEdge / each * (unit == CENTIMETRES ? 10 : 25.4));
+    }
+    double equivalent =
+        number(sub, base, ExifDirectoryBase.TAG_35MM_FILM_EQUIV_FOCAL_LENGTH).orElse(0);
+    return longEdge > 0
+        ? equivalent * LONG_EDGE * Math.hypot(w, h) / longEdge / DIAGONAL
+        : equivalent;
   }
 
   private static Optional<ZoneOffset> offset(Directory sub) {

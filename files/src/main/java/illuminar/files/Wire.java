@@ -9,7 +9,6 @@ import java.nio.ByteBuffer;
 import java.time.LocalDateTime;
 import java.time.ZoneOffset;
 import java.util.Optional;
-import java.util.OptionalDouble;
 
 /** How what is read of a picture travels from one process to another; each piece after its mark. */
 final class Wire {
@@ -74,6 +73,7 @@ final class Wire {
     out.writeUTF(shortened(capture.camera()));
     out.writeUTF(shortened(capture.optics().lens()));
     out.writeDouble(capture.optics().focal().orElse(0));
+    out.writeDouble(capture.optics().wide().orElse(0));
   }
 
   static Capture capture(DataInputStream in, String name) throws IOException, BadPicture {
@@ -91,11 +91,7 @@ final class Wire {
         in.readBoolean(),
         in.readInt(),
         in.readUTF(),
-        optics(in.readUTF(), in.readDouble()));
-  }
-
-  private static Optics optics(String lens, double focal) {
-    return new Optics(lens, focal > 0 ? OptionalDouble.of(focal) : OptionalDouble.empty());
+        Optics.of(in.readUTF(), in.readDouble(), in.readDouble()));
   }
 
   /** Turned on the way, some rows at a time: a large picture is nowhere held twice. */

@@ -24,7 +24,6 @@ import java.time.LocalDateTime;
 import java.time.ZoneOffset;
 import java.util.Arrays;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -38,7 +37,7 @@ class PictureFilesTest {
           Optional.of(new Exposure(1 / 64.0, 8, 100)),
           Optional.of(LocalDateTime.of(2026, 6, 11, 12, 4, 10, 350_000_000)),
           Optional.of(ZoneOffset.ofHoursMinutes(5, 30)),
-          new Optics("Fennick 17-35", OptionalDouble.of(17.5)),
+          Optics.of("Fennick 17-35", 17.5, 0),
           "Fennick F1",
           true,
           1,
@@ -98,7 +97,7 @@ class PictureFilesTest {
     assertThat(c.flash()).isTrue();
     assertThat(c.camera()).isEqualTo("Fennick F1");
     assertThat(c.offset()).contains(ZoneOffset.ofHoursMinutes(5, 30));
-    assertThat(c.optics()).isEqualTo(new Optics("Fennick 17-35", OptionalDouble.of(17.5)));
+    assertThat(c.optics()).isEqualTo(Optics.of("Fennick 17-35", 17.5, 0));
   }
 
   @Test

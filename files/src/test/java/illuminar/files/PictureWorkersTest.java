@@ -92,7 +92,7 @@ class PictureWorkersTest {
               Optional.of(new illuminar.core.exposure.Exposure(0.25, 8, 100)),
               Optional.of(java.time.LocalDateTime.of(2026, 6, 11, 12, 4, 10, 350_000_000)),
               Optional.of(java.time.ZoneOffset.ofHours(-3)),
-              new Optics("Fennick 17-35", java.util.OptionalDouble.of(24)),
+              Optics.of("Fennick 17-35", 24, 0),
               "Fennick F1",
               true,
               6,

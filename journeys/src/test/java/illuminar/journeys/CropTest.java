@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
@@ -94,7 +95,7 @@ class CropTest {
     bench.open("Finish");
     bench.button("Straighten by lines").click();
     bench.waitForPicture(() -> bench.drag(0.3, 0.6, 0.5, 0.605, 0.7, 0.61));
-    assertThat(bench.number("Straighten")).hasValue(java.util.regex.Pattern.compile("−[0-9.]+ °"));
+    assertThat(bench.number("Straighten")).hasValue(Pattern.compile("−[0-9.]+ °"));
     assertThat(page.getByTestId("straight-line")).hasCount(1);
     page.keyboard().press("Escape");
     bench.region("Region 2").click();
@@ -115,6 +116,25 @@ class CropTest {
     double y = grip.y + grip.height / 2 - stage.y;
     assertThat(Math.abs(x / stage.width - 0.4)).isLessThan(0.08);
     assertThat(Math.abs(y / stage.height - 0.5)).isLessThan(0.08);
+  }
+
+  /** What was turned by hand stands as its plumb edges do; the reason is kept. */
+  @Test
+  void wallsAreSetUprightByThemselves() {
+    bench.waitForPicture(() -> bench.set("Straighten", "3"));
+    bench.button("Set upright").click();
+    Locator why = page.getByText(Pattern.compile("plumb edges lean"));
+    assertThat(why).isVisible();
+    assertThat(bench.number("Straighten")).not().hasValue("+3.00 °");
+    bench.reload();
+    bench.open("Finish");
+    assertThat(why).isVisible();
+    bench.waitForPicture(() -> bench.set("Verticals", "6"));
+    int all = pixels("Width");
+    bench.waitForPicture(() -> bench.set("Upright by", "50"));
+    page.waitForCondition(() -> pixels("Width") > all);
+    bench.button("Lay level").click();
+    assertThat(page.getByText(Pattern.compile("level edges|The wall in front"))).isVisible();
   }
 
   @Test

@@ -25,8 +25,8 @@ class GeometryTest {
         Visitor.JSON.readTree(
             String.format(
                 Locale.ROOT,
-                "{\"turn\":%s,\"pitch\":0,\"yaw\":0,\"focal\":24,\"bulge\":0,\"outer\":0,\"red\":0,"
-                    + "\"blue\":0,\"crop\":%s,\"why\":\"\"}",
+                "{\"turn\":%s,\"pitch\":0,\"yaw\":0,\"strength\":1,\"focal\":24,\"bulge\":0,"
+                    + "\"outer\":0,\"red\":0,\"blue\":0,\"crop\":%s,\"why\":\"\"}",
                 turn,
                 crop));
   }

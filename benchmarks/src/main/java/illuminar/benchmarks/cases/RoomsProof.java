@@ -1,5 +1,6 @@
 package illuminar.benchmarks.cases;
 
+import illuminar.benchmarks.Accuracy;
 import illuminar.files.BadPicture;
 import illuminar.scenes.CaseKit;
 import illuminar.scenes.invented.InventedView;
@@ -20,8 +21,6 @@ import java.util.Map;
  */
 public final class RoomsProof {
   private static final Path FOLDER = Path.of(".run/rooms");
-  private static final Path PAGE = Path.of("docs/accuracy.md");
-  private static final String HEAD = "## Rooms that chance made\n";
 
   /** Pixels across. */
   private static final int WIDTH = 1200;
@@ -94,24 +93,11 @@ public final class RoomsProof {
     for (String seed : publish ? words.subList(1, words.size()) : words) {
       proof.room(seed);
     }
-    String page = HEAD + "\n" + proof.summary() + proof.each();
+    String page = proof.summary() + proof.each();
     System.out.print(page);
     if (publish) {
-      Files.writeString(PAGE, withoutRooms(Files.readString(PAGE)) + "\n" + page);
+      new Accuracy().put("Rooms that chance made", page);
     }
-  }
-
-  /** A page without what was published of rooms. */
-  public static String withoutRooms(String page) {
-    int at = page.indexOf(HEAD);
-    return at < 0 ? page : page.substring(0, at - 1);
-  }
-
-  /** What was published of rooms, to be kept when the page is written anew. */
-  public static String published() throws IOException {
-    String page = Files.exists(PAGE) ? Files.readString(PAGE) : "";
-    int at = page.indexOf(HEAD);
-    return at < 0 ? "" : "\n" + page.substring(at);
   }
 
   private void room(String seed) throws IOException, BadPicture {

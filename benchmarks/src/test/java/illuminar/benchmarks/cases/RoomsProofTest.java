@@ -55,12 +55,4 @@ class RoomsProofTest {
     List<Lab> grey = List.of(new Lab(40, 0, 0), new Lab(60, 0, 0));
     assertThat(ViewJudge.matched(should, grey)).isGreaterThan(5);
   }
-
-  @Test
-  void whatWasPublishedOutlivesANewPage() {
-    String page = "# Accuracy\n\n| a | b |\n";
-    String more = page + "\n## Rooms that chance made\n\n| where |\n";
-    assertThat(RoomsProof.withoutRooms(more)).isEqualTo(page);
-    assertThat(RoomsProof.withoutRooms(page)).isEqualTo(page);
-  }
 }

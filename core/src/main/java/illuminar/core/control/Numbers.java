@@ -81,6 +81,12 @@ public final class Numbers {
     }
   }
 
+  /** The value that lies nearest within a control's range. */
+  public static double held(Class<?> type, String name, double value) {
+    Control k = CONTROLS.get(type).get(name);
+    return Math.max(k.from(), Math.min(k.to(), value));
+  }
+
   /** Refuses a value outside a control's range, naming the control. */
   public static void check(Class<?> type, String name, double value) {
     Control k = CONTROLS.get(type).get(name);

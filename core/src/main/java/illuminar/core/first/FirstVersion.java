@@ -9,6 +9,7 @@ import illuminar.core.render.PreviewSession;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalDouble;
 import java.util.function.Predicate;
 
 /**
@@ -18,6 +19,11 @@ import java.util.function.Predicate;
 public final class FirstVersion {
   /** What is proposed under this name belongs to the stage Tone. */
   public static final String LOW_CONTRAST = "Low-contrast start";
+
+  /** What is proposed under these names is how the picture lies. */
+  public static final String UPRIGHT = "Upright";
+
+  public static final String LEVEL = "Level";
 
   private static final Map<String, List<Proposer>> STAGES = new LinkedHashMap<>();
 
@@ -30,7 +36,9 @@ public final class FirstVersion {
     STAGES.put("Air", List.of(new AirProposer()));
     STAGES.put("Balance", List.of(new BalanceProposer()));
     STAGES.put(
-        "Finish", List.of(new FringesProposer(), new BulgeProposer(), new UprightProposer()));
+        "Finish", List.of(new FringesProposer(), new BulgeProposer(), new UprightProposer(false)));
+    STAGES.put(UPRIGHT, List.of(new UprightProposer(true)));
+    STAGES.put(LEVEL, List.of(new LevelProposer()));
   }
 
   /** Share of the wide differences of light that is taken out of a room's merged light. */
@@ -79,9 +87,21 @@ public final class FirstVersion {
     return new Recipe(ground, List.of(), List.of());
   }
 
-  /** A complete first recipe. */
+  /** A complete first recipe, of a lens that told nothing of itself. */
   public static Recipe of(PreviewSession session) {
+    return of(session, OptionalDouble.empty());
+  }
+
+  /**
+   * A complete first recipe.
+   *
+   * @param focal of the anchor's lens, on a frame whose long edge is 36 mm, where it is known
+   */
+  public static Recipe of(PreviewSession session, OptionalDouble focal) {
     Recipe recipe = ground(session.analysis());
+    if (focal.isPresent()) {
+      recipe = recipe.with(recipe.geometry().seenWith(focal.getAsDouble()));
+    }
     for (String stage : STAGES.keySet()) {
       recipe = propose(stage, recipe, session, p -> !p.whenAsked()).recipe();
     }

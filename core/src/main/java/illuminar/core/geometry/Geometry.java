@@ -15,6 +15,7 @@ import illuminar.core.control.Numbers;
  * @param turn clockwise, degrees
  * @param pitch by how much the camera looked up, degrees
  * @param yaw by how much the camera looked to the right, degrees
+ * @param strength how much of pitch and yaw is taken out, 0 to 1
  * @param focal length on a frame whose long edge is 36 mm; matters where pitch or yaw do
  * @param bulge −k₁ in percent: barrel above 0, pincushion below
  * @param outer −k₂ in percent
@@ -50,6 +51,16 @@ public record Geometry(
             defaultValue = 0,
             help = "As if the camera had faced the wall in front: shelves that slope lie level")
         double yaw,
+    @Control(
+            label = "Upright by",
+            unit = "%",
+            from = 0,
+            to = 1,
+            step = 0.01,
+            defaultValue = 1,
+            help =
+                "How far verticals and horizontals are set up: tall fronts look right a little short of all")
+        double strength,
     @Control(
             label = "Focal length",
             unit = "mm",
@@ -104,6 +115,7 @@ public record Geometry(
     Numbers.check(Geometry.class, "turn", turn);
     Numbers.check(Geometry.class, "pitch", pitch);
     Numbers.check(Geometry.class, "yaw", yaw);
+    Numbers.check(Geometry.class, "strength", strength);
     Numbers.check(Geometry.class, "focal", focal);
     Numbers.check(Geometry.class, "bulge", bulge);
     Numbers.check(Geometry.class, "outer", outer);
@@ -122,37 +134,47 @@ public record Geometry(
       double red,
       double blue,
       Crop crop) {
-    this(turn, pitch, yaw, focal, bulge, outer, red, blue, crop, "");
+    this(turn, pitch, yaw, 1, focal, bulge, outer, red, blue, crop, "");
   }
 
   /** Whether pixels lie elsewhere than on the anchor, but for what is cut. */
   public boolean moves() {
-    return turn != 0 || pitch != 0 || yaw != 0 || bulge != 0 || outer != 0 || red != 0 || blue != 0;
+    return turn != 0 || tilted() || bulge != 0 || outer != 0 || red != 0 || blue != 0;
   }
 
-  /** The same of a camera that was turned otherwise. */
+  private boolean tilted() {
+    return strength != 0 && (pitch != 0 || yaw != 0);
+  }
+
+  /** The same of a camera that was turned otherwise, all of it taken out. */
   public Geometry turned(double roll, double up, double right) {
-    return new Geometry(roll, up, right, focal, bulge, outer, red, blue, crop, why);
+    return new Geometry(roll, up, right, 1, focal, bulge, outer, red, blue, crop, why);
+  }
+
+  /** The same of a lens of another focal length, as far as it may be one, on a frame 36 mm wide. */
+  public Geometry seenWith(double length) {
+    double held = Numbers.held(Geometry.class, "focal", Math.rint(length * 10) / 10);
+    return new Geometry(turn, pitch, yaw, strength, held, bulge, outer, red, blue, crop, why);
   }
 
   /** The same with another bulge taken out. */
   public Geometry straightened(double bow) {
-    return new Geometry(turn, pitch, yaw, focal, bow, outer, red, blue, crop, why);
+    return new Geometry(turn, pitch, yaw, strength, focal, bow, outer, red, blue, crop, why);
   }
 
   /** The same with other fringes taken out. */
   public Geometry fringed(double redder, double bluer) {
-    return new Geometry(turn, pitch, yaw, focal, bulge, outer, redder, bluer, crop, why);
+    return new Geometry(turn, pitch, yaw, strength, focal, bulge, outer, redder, bluer, crop, why);
   }
 
   /** The same with another crop. */
   public Geometry with(Crop other) {
-    return new Geometry(turn, pitch, yaw, focal, bulge, outer, red, blue, other, why);
+    return new Geometry(turn, pitch, yaw, strength, focal, bulge, outer, red, blue, other, why);
   }
 
   /** The same with a further line that explains it. */
   public Geometry because(String line) {
-    String all = why.isEmpty() ? line : why + " " + line;
-    return new Geometry(turn, pitch, yaw, focal, bulge, outer, red, blue, crop, all);
+    String all = why.isEmpty() ? line : why.contains(line) ? why : why + " " + line;
+    return new Geometry(turn, pitch, yaw, strength, focal, bulge, outer, red, blue, crop, all);
   }
 }

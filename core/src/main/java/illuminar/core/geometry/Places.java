@@ -42,15 +42,17 @@ final class Places {
 
   /** From the ideal view to the plane; the middle stays where it is and as large. */
   private static Projective forth(Geometry g) {
-    if (g.turn() == 0 && g.pitch() == 0 && g.yaw() == 0) {
+    double pitch = g.pitch() * g.strength();
+    double yaw = g.yaw() * g.strength();
+    if (g.turn() == 0 && pitch == 0 && yaw == 0) {
       return Projective.scale(1);
     }
     double f = g.focal() / FRAME;
     Projective turned =
         Projective.scale(1 / f)
             .then(Projective.roll(g.turn()))
-            .then(Projective.pitch(g.pitch()))
-            .then(Projective.yaw(g.yaw()))
+            .then(Projective.pitch(pitch))
+            .then(Projective.yaw(yaw))
             .then(Projective.scale(f));
     return turned
         .then(Projective.shift(-turned.x(0, 0), -turned.y(0, 0)))

@@ -1,8 +1,6 @@
 package illuminar.core.geometry;
 
 import illuminar.core.picture.Plane;
-import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 
 /**
@@ -20,15 +18,9 @@ public final class Plumb {
    */
   public record Found(Geometry geometry, int edges, double before, double after, boolean sure) {}
 
-  /** Edges that lean more are not plumb in any room that was meant to be upright. */
-  private static final double STEEPEST = 20;
-
   private static final double MOST_TURN = 8;
   private static final double MOST_PITCH = 12;
   private static final double GRID = 0.75;
-
-  /** Lean at which an edge counts half, degrees. */
-  private static final double HALF = 0.6;
 
   /** Leans within which edges count, degrees, from round to round. */
   private static final double[] WITHIN = {1.5, 0.8, 0.5, 0.35, 0.35};
@@ -40,7 +32,7 @@ public final class Plumb {
 
   private static final double LEAST_SPREAD = 0.25;
 
-  private final List<Upright.Line> lines;
+  private final Agreeing edges;
   private final Geometry start;
   private final int width;
   private final int height;
@@ -49,13 +41,7 @@ public final class Plumb {
     this.start = start;
     this.width = width;
     this.height = height;
-    Places now = new Places(start, width, height);
-    lines =
-        Segments.of(tones).stream()
-            .filter(l -> Math.abs(Upright.lean(now, l, true)) < STEEPEST)
-            .sorted(Comparator.comparingDouble(l -> -Upright.length(now, l)))
-            .limit(Upright.MOST_LINES)
-            .toList();
+    edges = new Agreeing(tones, true, start, width, height);
   }
 
   /**
@@ -69,20 +55,20 @@ public final class Plumb {
   }
 
   private Found found() {
-    if (lines.isEmpty()) {
+    if (edges.lines().isEmpty()) {
       return new Found(start, 0, 0, 0, false);
     }
     Geometry at = best();
     List<Upright.Line> fit = List.of();
     for (double within : WITHIN) {
-      fit = fitting(at, within);
+      fit = edges.fitting(at, within);
       if (fit.size() < 2) {
         return new Found(start, fit.size(), 0, 0, false);
       }
       Geometry next = Upright.of(at, fit, width, height);
       at = start.turned(next.turn(), next.pitch(), start.yaw());
     }
-    Places now = new Places(start, width, height);
+    Places now = edges.places(start);
     double together = 0;
     double left = 1;
     double right = 0;
@@ -94,7 +80,7 @@ public final class Plumb {
     }
     boolean sure =
         fit.size() >= LEAST_EDGES && together >= LEAST_LENGTH && right - left >= LEAST_SPREAD;
-    return new Found(at, fit.size(), lean(start, fit), lean(at, fit), sure);
+    return new Found(at, fit.size(), edges.lean(start, fit), edges.lean(at, fit), sure);
   }
 
   private Geometry best() {
@@ -103,12 +89,7 @@ public final class Plumb {
     for (double turn = -MOST_TURN; turn <= MOST_TURN; turn += GRID) {
       for (double pitch = -MOST_PITCH; pitch <= MOST_PITCH; pitch += GRID) {
         Geometry g = start.turned(turn, pitch, start.yaw());
-        Places p = new Places(g, width, height);
-        double score = 0;
-        for (Upright.Line l : lines) {
-          double lean = Upright.lean(p, l, true) / HALF;
-          score += Upright.length(p, l) / (1 + lean * lean);
-        }
+        double score = edges.score(g);
         if (score > most) {
           most = score;
           best = g;
@@ -116,28 +97,5 @@ public final class Plumb {
       }
     }
     return best;
-  }
-
-  private List<Upright.Line> fitting(Geometry g, double within) {
-    Places p = new Places(g, width, height);
-    List<Upright.Line> fit = new ArrayList<>();
-    for (Upright.Line l : lines) {
-      if (Math.abs(Upright.lean(p, l, true)) < within) {
-        fit.add(l);
-      }
-    }
-    return fit;
-  }
-
-  private double lean(Geometry g, List<Upright.Line> all) {
-    Places p = new Places(g, width, height);
-    double sum = 0;
-    double length = 0;
-    for (Upright.Line l : all) {
-      double n = Upright.length(p, l);
-      sum += n * Math.abs(Upright.lean(p, l, true));
-      length += n;
-    }
-    return sum / length;
   }
 }

@@ -1,5 +1,6 @@
 package illuminar.core.mend;
 
+import illuminar.core.picture.Raster;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.IntStream;
@@ -70,6 +71,32 @@ public record Pieces(Hole hole, int[] of, List<Way> ways) {
       }
     }
     return new Cells(left, top, w, h, cells);
+  }
+
+  /**
+   * The part of a window in which the hole and all that its pieces come from lie.
+   *
+   * @param about pixels about either
+   */
+  public Raster touched(Window window, int about) {
+    int[] xs = new int[ways.size() * 2 + 2];
+    int[] ys = new int[xs.length];
+    for (int k = 0; k < ways.size(); k++) {
+      Way way = ways.get(k);
+      xs[2 * k] = (int) Math.floor(hole.left() + way.x());
+      xs[2 * k + 1] = (int) Math.ceil(hole.right() + way.x());
+      ys[2 * k] = (int) Math.floor(hole.top() + way.y());
+      ys[2 * k + 1] = (int) Math.ceil(hole.end() + way.y());
+    }
+    xs[xs.length - 2] = hole.left();
+    xs[xs.length - 1] = hole.right();
+    ys[ys.length - 2] = hole.top();
+    ys[ys.length - 1] = hole.end();
+    int x0 = Math.max(0, IntStream.of(xs).min().orElseThrow() - about);
+    int y0 = Math.max(0, IntStream.of(ys).min().orElseThrow() - about);
+    int x1 = Math.min(window.width(), IntStream.of(xs).max().orElseThrow() + about);
+    int y1 = Math.min(window.height(), IntStream.of(ys).max().orElseThrow() + about);
+    return window.raster().part(x0, y0, x1 - x0, y1 - y0);
   }
 
   /** The same pieces by other ways. */

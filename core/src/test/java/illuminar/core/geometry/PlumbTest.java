@@ -6,7 +6,6 @@ import illuminar.core.picture.Plane;
 import illuminar.core.picture.Point;
 import java.util.Random;
 import org.bytedeco.javacpp.indexer.DoubleIndexer;
-import org.bytedeco.javacpp.indexer.UByteIndexer;
 import org.bytedeco.opencv.global.opencv_core;
 import org.bytedeco.opencv.global.opencv_imgcodecs;
 import org.bytedeco.opencv.global.opencv_imgproc;
@@ -55,14 +54,7 @@ class PlumbTest {
         opencv_imgproc.INTER_AREA,
         opencv_core.BORDER_REPLICATE,
         new org.bytedeco.opencv.opencv_core.Scalar(0));
-    UByteIndexer codes = out.createIndexer();
-    Plane p = Plane.of(W, H);
-    for (int y = 0; y < H; y++) {
-      for (int x = 0; x < W; x++) {
-        p.data()[y * W + x] = codes.get(y, x) / 255f;
-      }
-    }
-    return p;
+    return Grey.of(out);
   }
 
   /** What plumb lines of the room lean by in the picture that was set upright, at the worst. */

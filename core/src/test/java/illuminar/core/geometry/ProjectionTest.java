@@ -57,6 +57,16 @@ class ProjectionTest {
     }
   }
 
+  /** Half of it is what a camera that looked up by half as much needs. */
+  @Test
+  void uprightByHalfIsByHalfTheAngle() {
+    Geometry half = new Geometry(2, 8, -6, 0.5, 24, 0, 0, 0, 0, Crop.NONE, "");
+    Point place = new Point(0.2, 0.1);
+    assertThat(Projection.of(half, W, H).toPlane(place))
+        .isEqualTo(Projection.of(set(2, 4, -3), W, H).toPlane(place));
+    assertThat(new Geometry(0, 8, -6, 0, 24, 0, 0, 0, 0, Crop.NONE, "").moves()).isFalse();
+  }
+
   /** The middle stays where it is and as large. */
   @Test
   void theMiddleStays() {

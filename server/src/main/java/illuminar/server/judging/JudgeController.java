@@ -124,8 +124,9 @@ class JudgeController {
    * A recipe with what is proposed for a stage, or with all of them anew.
    *
    * @param said one line on what was found
+   * @param changed whether the recipe is another one
    */
-  record Proposed(Recipe recipe, String said) {}
+  record Proposed(Recipe recipe, String said, boolean changed) {}
 
   /** The stages for which something can be proposed. */
   @GetMapping("/proposals")
@@ -145,7 +146,7 @@ class JudgeController {
       @PathVariable String stage,
       @RequestBody Recipe recipe) {
     Proposal made = FirstVersion.propose(stage, recipe, session(member, id));
-    return json.write(new Proposed(made.recipe(), made.said()));
+    return json.write(new Proposed(made.recipe(), made.said(), !made.recipe().equals(recipe)));
   }
 
   /**

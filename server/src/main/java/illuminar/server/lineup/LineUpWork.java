@@ -18,6 +18,7 @@ import illuminar.server.sitting.OpenViews;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -82,7 +83,8 @@ public class LineUpWork {
     String making = first ? ": making a first version" : ": making its picture";
     steps.at(total - 1, total, view.name() + making);
     PreviewSession session = open.begun(view, rows, lined.frames());
-    Optional<Recipe> recipe = first ? Optional.of(FirstVersion.of(session)) : Optional.empty();
+    Optional<Recipe> recipe =
+        first ? Optional.of(FirstVersion.of(session, wide(view, rows))) : Optional.empty();
     String table = json.write(lined.frames().response().table256());
     return transaction.execute(
         s -> {
@@ -96,6 +98,14 @@ public class LineUpWork {
           recipe.ifPresent(r -> recipes.begin(view.id(), r));
           return Optional.of(session);
         });
+  }
+
+  private static OptionalDouble wide(View view, List<FrameRow> rows) {
+    return rows.stream()
+        .filter(r -> r.id().equals(view.anchorId()))
+        .map(r -> r.optics().wide())
+        .findFirst()
+        .orElse(OptionalDouble.empty());
   }
 
   /** Finds how the frames lie; {@code rows} are told. */

@@ -30,8 +30,9 @@ final class OlderRecipes {
       if (!whole.has("geometry")) {
         whole.set("geometry", AS_IT_LIES.deepCopy());
       }
-      if (whole.path("geometry") instanceof ObjectNode geometry && !geometry.has("why")) {
-        geometry.put("why", "");
+      if (whole.path("geometry") instanceof ObjectNode geometry) {
+        text(geometry, "why", "");
+        number(geometry, "strength", 1);
       }
     }
     return recipe;
@@ -73,9 +74,7 @@ final class OlderRecipes {
   }
 
   private static void pass(ObjectNode pass) {
-    if (!pass.has("group")) {
-      pass.put("group", "");
-    }
+    text(pass, "group", "");
     if (pass.path("move") instanceof ObjectNode move) {
       switch (move.path("kind").asString("")) {
         case "bring-frame" -> {
@@ -119,9 +118,7 @@ final class OlderRecipes {
       case "burnt-light" -> number(shape, "bloom", 0);
       case "brush" -> {
         number(shape, "ceiling", 1);
-        if (!shape.has("limit")) {
-          shape.put("limit", "");
-        }
+        text(shape, "limit", "");
         objects(shape.path("strokes"), OlderRecipes::stroke);
       }
       default -> {}
@@ -141,6 +138,12 @@ final class OlderRecipes {
   }
 
   private static void number(ObjectNode node, String name, double value) {
+    if (!node.has(name)) {
+      node.put(name, value);
+    }
+  }
+
+  private static void text(ObjectNode node, String name, String value) {
     if (!node.has(name)) {
       node.put(name, value);
     }

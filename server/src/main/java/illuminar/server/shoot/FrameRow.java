@@ -48,6 +48,7 @@ public class FrameRow {
   private String camera;
   private String lens = "";
   private Double focal;
+  private Double wide;
 
   /** Of the camera's clock from UTC, as "+02:00"; empty where it is not known. */
   private String clock = "";
@@ -111,9 +112,13 @@ public class FrameRow {
     flash = capture.flash();
     camera = capture.camera();
     lens = capture.optics().lens();
-    OptionalDouble length = capture.optics().focal();
-    focal = length.isPresent() ? length.getAsDouble() : null;
+    focal = number(capture.optics().focal());
+    wide = number(capture.optics().wide());
     clock = capture.offset().map(ZoneOffset::getId).orElse("");
+  }
+
+  private static Double number(OptionalDouble known) {
+    return known.isPresent() ? (Double) known.getAsDouble() : null;
   }
 
   public void placed(Similarity move, double error, boolean certain) {
@@ -171,6 +176,7 @@ public class FrameRow {
     row.camera = camera;
     row.lens = lens;
     row.focal = focal;
+    row.wide = wide;
     row.clock = clock;
     row.burnt = burnt;
     row.blocked = blocked;
@@ -255,7 +261,7 @@ public class FrameRow {
   }
 
   public Optics optics() {
-    return new Optics(lens, focal == null ? OptionalDouble.empty() : OptionalDouble.of(focal));
+    return Optics.of(lens, focal == null ? 0 : focal, wide == null ? 0 : wide);
   }
 
   /** Of the camera's clock from UTC. */

@@ -42,6 +42,7 @@ class RecipeJsonTest {
             """);
     assertThat(recipe.geometry().turn()).isEqualTo(1.5);
     assertThat(recipe.geometry().why()).isEmpty();
+    assertThat(recipe.geometry().strength()).isEqualTo(1);
     Region region = recipe.regions().get(0);
     assertThat(region.density()).isEqualTo(1);
     assertThat(region.grow()).isZero();

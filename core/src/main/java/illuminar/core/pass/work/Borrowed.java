@@ -32,6 +32,9 @@ public final class Borrowed implements PreparedPass.OnLight {
   /** A hole that is so many times as long as it is thick is a line. */
   private static final int LINE = 4;
 
+  /** Pixels of the analysis grid about a hole and its sources in which ways are made exact. */
+  private static final int BESIDE = 3;
+
   /** Pixels of a window in which ways are made exact, at most. */
   private static final long MOST_FINE = 3_000_000;
 
@@ -159,7 +162,7 @@ public final class Borrowed implements PreparedPass.OnLight {
         : Likeness.of(window, hole).map(w -> Pieces.whole(hole, new Pieces.Way(w.x(), w.y())));
   }
 
-  /** The window in the finest pixels that are not too many; nothing where they are no finer. */
+  /** A place in the finest pixels that are not too many; nothing where they are no finer. */
   private static Optional<Window> finer(PassInput below, Raster at) {
     int factor = (int) Math.floor(1 / at.scale() + 1e-9);
     while (factor > 1 && (long) at.pixels() * factor * factor > MOST_FINE) {
@@ -174,7 +177,8 @@ public final class Borrowed implements PreparedPass.OnLight {
 
   private static Patch patch(PassInput below, Window window, Pieces pieces, Asked asked) {
     double s = window.raster().scale();
-    Optional<Window> fine = asked.placed() ? Optional.empty() : finer(below, window.raster());
+    Optional<Window> fine =
+        asked.placed() ? Optional.empty() : finer(below, pieces.touched(window, BESIDE));
     List<Pieces.Way> full =
         fine.map(f -> rounded(Fit.of(window, pieces, f), f.raster().scale()))
             .orElseGet(() -> rounded(pieces.ways(), s));
