@@ -12,6 +12,7 @@ const contacts = () => import("./contacts/Contacts");
 const Account = later(() => import("./account/Account"), "Account");
 const Bench = later(bench, "Bench");
 const Bin = later(() => import("./bin/Bin"), "Bin");
+const Carry = later(() => import("./carry/Carry"), "Carry");
 const Contacts = later(contacts, "Contacts");
 const Delivery = later(() => import("./delivery/Delivery"), "Delivery");
 const Intake = later(() => import("./intake/Intake"), "Intake");
@@ -31,6 +32,7 @@ export const SCREENS: { path: string; screen: ReactNode }[] = [
   { path: "/shoots/:shoot/frames", screen: <Regroup /> },
   { path: "/shoots/:shoot/delivery", screen: <Delivery /> },
   { path: "/views/:view", screen: <Bench /> },
+  { path: "/views/:view/carry", screen: <Carry /> },
   { path: "/bin", screen: <Bin /> },
   { path: "/account", screen: <Account /> },
   { path: "*", screen: <NotThere /> },

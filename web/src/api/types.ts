@@ -38,6 +38,7 @@ export type Speck = Schemas["Speck"];
 export type Thing = Schemas["Thing"];
 export type Control = Schemas["NumberControl"];
 export type Binned = Schemas["Binned"];
+export type Outcome = Schemas["Outcome"];
 export type Job = Schemas["Told"];
 export type Person = Schemas["Person"];
 export type StudioRole = Person["role"];

@@ -8,6 +8,7 @@ import { Said } from "../kit/Said";
 import { look } from "../theme";
 import { Board } from "./balance/Board";
 import { BenchBar } from "./BenchBar";
+import { CameAlong } from "./CameAlong";
 import { KEYS, useKeys } from "./keys";
 import { Ladder } from "./ladder/Ladder";
 import { Readings } from "./readings/Readings";
@@ -69,6 +70,7 @@ function Open() {
             <Board />
             <Problem />
             <Alone />
+            <CameAlong />
           </Box>
           <RecipePanel />
           <Readings />

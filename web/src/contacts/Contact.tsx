@@ -70,6 +70,11 @@ export function Contact({ view, chosen, onPress, onRename, onThrow, more }: Cont
             {view.frames} {view.frames === 1 ? "frame" : "frames"} · {STATE[view.state]}
           </Typography>
         </Box>
+        {view.look.length > 0 && (
+          <Typography noWrap sx={{ fontSize: 12, color: look.slate }} title={view.look.join(", ")}>
+            Look at {view.look.join(", ")}
+          </Typography>
+        )}
         <CardMenu name={view.name} onRename={onRename} onThrow={onThrow} more={more} />
       </Box>
     </Box>

@@ -1,7 +1,7 @@
 import { closestCenter, DndContext, PointerSensor, useSensor, useSensors } from "@dnd-kit/core";
 import { Box, Button, Typography } from "@mui/material";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { Link, useParams } from "react-router";
+import { Link, useNavigate, useParams } from "react-router";
 import { useMay } from "../account/roles";
 import { data, server } from "../api/client";
 import { underWay, useJobs } from "../api/jobs";
@@ -14,6 +14,7 @@ import { Page, TopBar } from "../kit/Page";
 import { Said } from "../kit/Said";
 import { useSelection } from "../kit/selection";
 import { look } from "../theme";
+import { CarriedLast } from "./CarriedLast";
 import { Contact } from "./Contact";
 import { shifted } from "./order";
 
@@ -23,6 +24,7 @@ export function Contacts() {
   const path = { params: { path: { id } } };
   const shoot = useShoot(id);
   const queries = useQueryClient();
+  const navigate = useNavigate();
   const jobs = useJobs(id);
   const bin = useBin();
   const may = useMay();
@@ -93,6 +95,7 @@ export function Contacts() {
       }
     >
       <Said problem={shoot.error ?? bin.problem ?? order.error ?? again.error} />
+      <CarriedLast shoot={id} />
       {running.map((j) => (
         <JobStrip key={j.id} job={j} />
       ))}
@@ -121,6 +124,9 @@ export function Contacts() {
               onRename={(name) => bin.rename({ id: v.id, kind: "VIEW", name })}
               onThrow={may.remove ? () => throwAll([v.id]) : undefined}
               more={[
+                ...(v.state !== "NEW" && views.length > 1
+                  ? [{ name: "Carry over …", act: () => void navigate(`/views/${v.id}/carry`) }]
+                  : []),
                 ...(i > 0 ? [{ name: "Move forward", act: () => shift([v.id], -1) }] : []),
                 ...(i < views.length - 1 ? [{ name: "Move back", act: () => shift([v.id], 1) }] : []),
                 ...(may.takeIn && running.length === 0

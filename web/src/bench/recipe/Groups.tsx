@@ -11,7 +11,8 @@ import { changeGroup, removeGroup, setGroup } from "../edits/passes";
 import { move, settle } from "../state/gesture";
 import { useHistory } from "../state/history";
 import { count } from "../words";
-import { RegionChooser, whereWords } from "./choosers";
+import { whereWords } from "../named";
+import { RegionChooser } from "./choosers";
 import { Word } from "./Word";
 
 /** The groups of passes: each with its region, strength and switch. */

@@ -1,12 +1,12 @@
 import { Box, MenuItem, MenuList, Typography } from "@mui/material";
 import type { Control, Kind, Pass } from "../../api/types";
 import { setPass } from "../edits/passes";
-import { frameName } from "../frames";
 import { useHistory } from "../state/history";
 import { useView } from "../state/view";
 import { sentence } from "../sentence";
 import { gateWords } from "../words";
-import { FrameChooser, RegionChooser, whereWords } from "./choosers";
+import { choices, namesIn, plain } from "../named";
+import { FrameChooser, RegionChooser } from "./choosers";
 import { GateEditor } from "./GateEditor";
 import { NumberEditor, StrengthEditor } from "./NumberEditor";
 import { Word } from "./Word";
@@ -21,12 +21,7 @@ interface WordProps {
 export function Sentence({ pass, kind }: { pass: Pass; kind: Kind }) {
   const frames = useView((s) => s.sheet?.frames) ?? [];
   const region = useHistory((s) => s.recipe?.regions.find((r) => r.id === pass.where.region)?.name);
-  const named = (name: string) => {
-    if (name === "region") return whereWords(pass.where, region);
-    const value = choices(pass)[name] ?? "";
-    if (kind.frames.includes(name)) return value ? frameName(value, frames) : "nothing";
-    return plain(value);
-  };
+  const named = namesIn(pass, kind, frames, region);
   return (
     <Typography component="div">
       {sentence(kind, pass, named).map(({ text, name }, i) =>
@@ -97,8 +92,6 @@ function RegionWord({ pass, text }: { pass: Pass; text: string }) {
   );
 }
 
-const choices = (pass: Pass) => pass.move as unknown as Record<string, string>;
-
 function setWord(pass: Pass, name: string, value: string) {
   setPass(pass.id, { move: { ...pass.move, [name]: value } });
 }
@@ -120,8 +113,6 @@ function FrameWord({ pass, name, text }: WordProps) {
     </Word>
   );
 }
-
-const plain = (option: string) => option.toLowerCase().replaceAll("_", " ");
 
 /** A closed choice in the sentence. */
 function ChoiceWord({ pass, name, text, options }: WordProps & { options: string[] }) {

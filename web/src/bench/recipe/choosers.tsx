@@ -35,12 +35,6 @@ export function FrameChooser({
   );
 }
 
-/** Where something works, in words. */
-export function whereWords(where: Pass["where"], name: string | undefined): string {
-  if (!name) return "the whole picture";
-  return where.outside ? `all but ${name}` : name;
-}
-
 /** Chooses where something works: everywhere, inside or outside a region. */
 export function RegionChooser({
   where,

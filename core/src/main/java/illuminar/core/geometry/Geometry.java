@@ -172,6 +172,11 @@ public record Geometry(
     return new Geometry(turn, pitch, yaw, strength, focal, bulge, outer, red, blue, other, why);
   }
 
+  /** The same as set by hand. */
+  public Geometry unexplained() {
+    return new Geometry(turn, pitch, yaw, strength, focal, bulge, outer, red, blue, crop, "");
+  }
+
   /** The same with a further line that explains it. */
   public Geometry because(String line) {
     String all = why.isEmpty() ? line : why.contains(line) ? why : why + " " + line;

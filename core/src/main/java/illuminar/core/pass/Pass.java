@@ -38,6 +38,16 @@ public record Pass(
     return new Pass(id, on, other, where, gate, strength, why, group);
   }
 
+  /** The same pass as made by hand. */
+  public Pass unexplained() {
+    return new Pass(id, on, move, where, gate, strength, "", group);
+  }
+
+  /** The same pass by another id. */
+  public Pass called(String other) {
+    return new Pass(other, on, move, where, gate, strength, why, group);
+  }
+
   /** Whether the pass can change anything. */
   public boolean active() {
     return on && strength > 0;

@@ -119,6 +119,16 @@ public record Recipe(
     return all;
   }
 
+  /** The same recipe on another ground. */
+  public Recipe with(Ground other) {
+    return new Recipe(other, regions, passes, groups, geometry);
+  }
+
+  /** The same recipe with other groups. */
+  public Recipe withGroups(List<Group> other) {
+    return new Recipe(ground, regions, passes, other, geometry);
+  }
+
   /** The same recipe with a pass more, after those that come before it in the order of work. */
   public Recipe with(Pass pass) {
     List<Pass> all = new ArrayList<>(passes);

@@ -3,6 +3,7 @@ package illuminar.server.cover;
 import illuminar.core.geometry.Laid;
 import illuminar.core.picture.Raster;
 import illuminar.core.picture.Turn;
+import illuminar.core.recipe.Recipe;
 import illuminar.files.ScreenJpeg;
 import illuminar.server.Settings;
 import illuminar.server.reading.Wanted;
@@ -82,6 +83,18 @@ public class Covers {
     }
   }
 
+  /** How a view would look with a recipe that is not its own; not kept. */
+  public byte[] drawn(View view, Recipe recipe) {
+    return lanes.slow().take(1, Wanted.here(), () -> jpeg(view, recipe));
+  }
+
+  private byte[] jpeg(View view, Recipe recipe) {
+    Laid laid = Laid.of(recipe.geometry(), view.width(), view.height());
+    Raster raster = Raster.fitted(laid.projection().width(), laid.projection().height(), EDGE);
+    return ScreenJpeg.of(
+        open.work(view, s -> s.finished(recipe, laid, raster, "", () -> true)), QUALITY);
+  }
+
   /** Makes a view's cover anew, in its turn; once, though many ask for it. */
   private Path make(View view, RecipeService.State state) throws IOException {
     Turn mine = making.computeIfAbsent(view.id(), v -> new Turn());
@@ -99,12 +112,7 @@ public class Covers {
     if (Files.isRegularFile(file)) {
       return file;
     }
-    Laid laid = Laid.of(state.recipe().geometry(), view.width(), view.height());
-    Raster raster = Raster.fitted(laid.projection().width(), laid.projection().height(), EDGE);
-    byte[] jpeg =
-        ScreenJpeg.of(
-            open.work(view, s -> s.finished(state.recipe(), laid, raster, "", () -> true)),
-            QUALITY);
+    byte[] jpeg = jpeg(view, state.recipe());
     try {
       Files.createDirectories(file.getParent());
       WrittenWhole.write(file, part -> Files.write(part, jpeg), part -> {});

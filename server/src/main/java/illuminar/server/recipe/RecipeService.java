@@ -138,16 +138,47 @@ public class RecipeService {
       return before;
     }
     check(before, edition);
-    checkFrames(viewId, recipe);
-    int number = revisions.last(viewId) + 1;
-    String said = Sentence.change(before.recipe(), recipe);
-    revisions.save(new Revision(viewId, number, before.revision(), json.write(recipe), said));
+    step(view, recipe, Sentence.change(before.recipe(), recipe));
+    return state(view);
+  }
+
+  /**
+   * A step of a view's history.
+   *
+   * @param view held
+   * @param said what it does
+   * @return its number
+   */
+  @Transactional
+  public int step(View view, Recipe recipe, String said) {
+    checkFrames(view.id(), recipe);
+    int number = revisions.last(view.id()) + 1;
+    revisions.save(
+        new Revision(view.id(), number, view.currentRevision(), json.write(recipe), said));
     view.pointAt(number);
     if (view.state() == View.State.LINED_UP) {
       view.come(View.State.BLENDED);
     }
     views.saveAndFlush(view);
-    return state(view);
+    return number;
+  }
+
+  /**
+   * Goes back to before a step, if the recipe still stands there.
+   *
+   * @param view held
+   * @return whether it did
+   */
+  @Transactional
+  public boolean takeBack(View view, int number) {
+    Optional<Integer> before =
+        Optional.of(number)
+            .filter(n -> n == view.currentRevision())
+            .flatMap(n -> revisions.findByViewIdAndNumber(view.id(), n))
+            .map(Revision::parent)
+            .filter(parent -> parent > 0);
+    before.ifPresent(parent -> point(view, parent));
+    return before.isPresent();
   }
 
   @Transactional

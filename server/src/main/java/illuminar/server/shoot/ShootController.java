@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.json.JsonMapper;
 
 /** Shoots, their views and the views' frames. */
 @RestController
@@ -35,7 +36,8 @@ class ShootController {
       @NotNull View.State state,
       int width,
       int height,
-      int frames) {}
+      int frames,
+      @NotNull List<String> look) {}
 
   record ShootCard(
       @NotNull UUID id,
@@ -71,7 +73,8 @@ class ShootController {
       @NotNull View.State state,
       int width,
       int height,
-      @NotNull List<FrameCard> frames) {}
+      @NotNull List<FrameCard> frames,
+      @NotNull List<String> look) {}
 
   record Named(@NotNull String name) {}
 
@@ -138,7 +141,13 @@ class ShootController {
         view.state(),
         view.width(),
         view.height(),
-        service.frames(view.id()).stream().map(f -> card(f, view)).toList());
+        service.frames(view.id()).stream().map(f -> card(f, view)).toList(),
+        look(view));
+  }
+
+  /** Names of regions that came along from another view and are to be looked at. */
+  private static List<String> look(View view) {
+    return List.of(JsonMapper.shared().readValue(view.lookAt(), String[].class));
   }
 
   private ShootCard card(Shoot shoot) {
@@ -152,7 +161,8 @@ class ShootController {
                         v.state(),
                         v.width(),
                         v.height(),
-                        service.frames(v.id()).size()))
+                        service.frames(v.id()).size(),
+                        look(v)))
             .toList();
     return new ShootCard(shoot.id(), shoot.name(), shoot.created(), views);
   }

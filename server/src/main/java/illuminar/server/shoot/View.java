@@ -54,6 +54,9 @@ public class View {
   @Column(name = "line_up")
   private int lineUp;
 
+  @Column(name = "look_at", columnDefinition = "jsonb")
+  private String lookAt = "[]";
+
   protected View() {}
 
   public View(UUID id, UUID shootId, int position, String name, int width, int height) {
@@ -149,6 +152,15 @@ public class View {
   public void pointAt(int revision) {
     currentRevision = revision;
     recipeEdition++;
+  }
+
+  /** Names of regions that came along from another view and are to be looked at, as JSON. */
+  public String lookAt() {
+    return lookAt;
+  }
+
+  public void lookAt(String names) {
+    lookAt = names;
   }
 
   /** When it was put into the bin; nothing while it is not there. */

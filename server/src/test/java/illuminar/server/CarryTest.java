@@ -1,0 +1,162 @@
+package illuminar.server;
+
+import static illuminar.server.RegroupBodies.ELLIPSE;
+import static illuminar.server.RegroupBodies.drawn;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.net.http.HttpResponse;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** What was decided for one view in another view of its shoot: common practice, no source. */
+class CarryTest {
+  private static TestServer server;
+  private static Visitor visitor;
+  private static String shoot;
+  private static String from;
+  private static String to;
+
+  @BeforeAll
+  static void begin() {
+    server = new TestServer("carry_test");
+    visitor = new Visitor(server.url()).signedIn();
+    TwoViews two = TwoViews.takenIn(visitor);
+    shoot = two.shoot();
+    from = two.first();
+    to = two.second();
+  }
+
+  @AfterAll
+  static void end() {
+    server.close();
+  }
+
+  private static JsonNode state(String view) {
+    return visitor.json("/api/views/" + view + "/recipe");
+  }
+
+  /** Adds a tone pass in a drawn region, and one that needs the window frame. */
+  private static void edit(String view, String id, double exposure) {
+    JsonNode state = state(view);
+    ObjectNode recipe = (ObjectNode) state.path("recipe").deepCopy();
+    if (!recipe.path("regions").toString().contains("\"lamp\"")) {
+      ((ArrayNode) recipe.path("regions")).add(Visitor.JSON.readTree(drawn("lamp", ELLIPSE)));
+    }
+    ((ArrayNode) recipe.path("passes"))
+        .add(
+            Visitor.JSON.readTree(
+                """
+                {"id": "%s", "on": true, "strength": 1, "why": "", "group": "",
+                 "gate": {"from": -100, "full": -100, "fullTo": 100, "to": 100},
+                 "where": {"region": "lamp", "outside": false},
+                 "move": {"kind": "tone", "exposure": %s, "contrast": 0, "highlights": 0, "shadows": 0,
+                  "midtones": 0, "follow": 0}}
+                """
+                    .formatted(id, exposure)));
+    HttpResponse<String> answer =
+        visitor.send(
+            "PUT",
+            "/api/views/" + view + "/recipe",
+            recipe.toString(),
+            "If-Match",
+            "\"" + state.path("edition").asLong() + "\"");
+    assertThat(answer.statusCode()).as(answer.body()).isEqualTo(200);
+  }
+
+  private static String wanted(String... passes) {
+    return "{\"passes\":[\""
+        + String.join("\",\"", passes)
+        + "\"],\"ground\":false,\"geometry\":false}";
+  }
+
+  private static HttpResponse<String> carry(String path, String wanted, String... views) {
+    return visitor.post(
+        "/api/views/" + from + "/carry" + path,
+        "{\"wanted\":" + wanted + ",\"views\":[\"" + String.join("\",\"", views) + "\"]}");
+  }
+
+  private static JsonNode carried() {
+    return visitor.json("/api/shoots/" + shoot + "/carried");
+  }
+
+  private static JsonNode look() {
+    return visitor.json("/api/views/" + to).path("look");
+  }
+
+  private static String undone() {
+    return visitor.post("/api/carried/" + carried().at("/0/id").asString() + "/undo", "").body();
+  }
+
+  @Test
+  void aPassIsSeenCarriedOverAndTakenBack() throws Exception {
+    edit(from, "own", 0.5);
+    JsonNode before = state(to);
+    JsonNode outcome = Visitor.JSON.readTree(carry("/outcomes", wanted("own"), to).body()).get(0);
+    assertThat(outcome.path("changes").asBoolean()).isTrue();
+    assertThat(outcome.path("lost")).isEmpty();
+    assertThat(outcome.path("look").toString()).isEqualTo("[\"Lamp\"]");
+    assertThat(state(to)).as("nothing is done yet").isEqualTo(before);
+    byte[] picture =
+        visitor.postForBytes("/api/views/" + from + "/carry/" + to, wanted("own")).body();
+    assertThat(picture).startsWith(0xff, 0xd8);
+
+    assertThat(carry("", wanted("own"), to, from).statusCode()).isEqualTo(200);
+    JsonNode after = state(to);
+    assertThat(after.path("said").asString()).isEqualTo("carried over from Room");
+    assertThat(after.path("recipe").path("passes").toString()).contains("\"own\"");
+    assertThat(look().toString()).isEqualTo("[\"Lamp\"]");
+    assertThat(carried().at("/0/views").asInt()).isEqualTo(1);
+    // its small picture follows
+    for (JsonNode job : visitor.json("/api/shoots/" + shoot + "/jobs")) {
+      if (job.path("kind").asString().equals("COVERS")) {
+        assertThat(visitor.done(shoot, job.path("id").asString()).path("problems")).isEmpty();
+      }
+    }
+
+    assertThat(undone()).isEqualTo("{\"stayed\":[]}");
+    assertThat(state(to).path("recipe")).isEqualTo(before.path("recipe"));
+    assertThat(state(to).path("canRedo").asBoolean()).isTrue();
+    assertThat(look()).isEmpty();
+    assertThat(carried()).isEmpty();
+  }
+
+  @Test
+  void whatWasChangedSinceStaysAndIsNamed() {
+    edit(from, "more", 0.7);
+    carry("", wanted("more"), to);
+    String id = carried().at("/0/id").asString();
+    edit(to, "after", 0.2);
+    assertThat(carried()).as("nothing can be taken back").isEmpty();
+    assertThat(visitor.post("/api/carried/" + id + "/undo", "").body())
+        .isEqualTo("{\"stayed\":[\"Other room\"]}");
+    assertThat(state(to).path("recipe").path("passes").toString()).contains("\"more\"");
+    assertThat(visitor.send("PUT", "/api/views/" + to + "/looked", "").statusCode()).isEqualTo(204);
+    assertThat(look()).isEmpty();
+  }
+
+  /** A second time it is the same, and no step. */
+  @Test
+  void onceMoreChangesNothing() {
+    edit(from, "twice", 0.3);
+    carry("", wanted("twice"), to);
+    long edition = state(to).path("edition").asLong();
+    JsonNode again = Visitor.JSON.readTree(carry("", wanted("twice"), to).body());
+    assertThat(again.at("/0/changes").asBoolean()).isFalse();
+    assertThat(state(to).path("edition").asLong()).isEqualTo(edition);
+  }
+
+  @Test
+  void whatMakesNoSenseIsRefusedInWords() {
+    assertThat(carry("", "{\"passes\":[],\"ground\":false,\"geometry\":false}", to).body())
+        .contains("Choose what is to be carried over.");
+    assertThat(carry("", wanted("own"), "00000000-0000-0000-0000-000000000001").statusCode())
+        .isEqualTo(404);
+    assertThat(
+            visitor.post("/api/carried/00000000-0000-0000-0000-000000000001/undo", "").statusCode())
+        .isEqualTo(404);
+  }
+}
