@@ -64,11 +64,6 @@ export function BenchBar({ onHelp }: { onHelp: () => void }) {
       <Button onClick={onHelp} aria-label="Keys">
         ?
       </Button>
-      {sheet && (
-        <Button component={Link} to={`/views/${sheet.id}/carry`}>
-          Carry over
-        </Button>
-      )}
       {shoot ? (
         <Button component={Link} to={`${shoot}/delivery`} variant="contained">
           Deliver

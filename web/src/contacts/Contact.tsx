@@ -32,7 +32,26 @@ export function Contact({ view, chosen, onPress, onRename, onThrow, more }: Cont
         opacity: isDragging ? 0.5 : 1,
       }}
     >
-      <Box sx={{ aspectRatio: "3 / 2", bgcolor: look.surround.grey, overflow: "hidden" }}>
+      <Box
+        sx={{ position: "relative", aspectRatio: "3 / 2", bgcolor: look.surround.grey, overflow: "hidden" }}
+      >
+        {view.look.length > 0 && (
+          <Typography
+            noWrap
+            sx={{
+              position: "absolute",
+              left: 8,
+              bottom: 8,
+              maxWidth: "calc(100% - 16px)",
+              px: 0.75,
+              bgcolor: look.white,
+              color: look.slate,
+              pointerEvents: "none",
+            }}
+          >
+            Look at {view.look.join(", ")}
+          </Typography>
+        )}
         {ready && (
           <Link to={`/views/${view.id}`} aria-label={`Open ${view.name}`} draggable={false}>
             <Box
@@ -70,11 +89,6 @@ export function Contact({ view, chosen, onPress, onRename, onThrow, more }: Cont
             {view.frames} {view.frames === 1 ? "frame" : "frames"} · {STATE[view.state]}
           </Typography>
         </Box>
-        {view.look.length > 0 && (
-          <Typography noWrap sx={{ fontSize: 12, color: look.slate }} title={view.look.join(", ")}>
-            Look at {view.look.join(", ")}
-          </Typography>
-        )}
         <CardMenu name={view.name} onRename={onRename} onThrow={onThrow} more={more} />
       </Box>
     </Box>

@@ -1,4 +1,5 @@
-import { Box, Typography } from "@mui/material";
+import { Box, Button, Typography } from "@mui/material";
+import { Link } from "react-router";
 import { useShallow } from "zustand/react/shallow";
 import type { Recipe } from "../../api/types";
 import { recipe as now, useHistory } from "../state/history";
@@ -32,11 +33,17 @@ function runs(recipe: Recipe | undefined): Run[] {
 /** All that was done to the picture, to be read aloud and reordered by dragging. */
 export function WholeRecipe() {
   const kinds = useView((s) => s.kinds);
+  const view = useView((s) => s.sheet?.id);
   const ids = useHistory(useShallow((s) => s.recipe?.passes.map((p) => p.id) ?? []));
   return (
     <>
       <Section name="Whole recipe" note={count(ids.length, "pass", "passes")}>
         <LinedUp />
+        {view && ids.length > 0 && (
+          <Button component={Link} to={`/views/${view}/carry`} sx={{ mt: 0.75 }}>
+            Carry over to other views
+          </Button>
+        )}
       </Section>
       <Section name="Ground">
         <GroundCard />

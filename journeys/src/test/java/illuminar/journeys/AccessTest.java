@@ -104,6 +104,7 @@ class AccessTest {
   @Test
   void theScreensAroundIt() {
     page = bench.begin(Bench.FIRST_VERSION);
+    String carry = page.url() + "/carry";
     page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Deliver")).click();
     page.getByLabel("Copyright").waitFor();
     look("delivery");
@@ -111,6 +112,10 @@ class AccessTest {
         .click();
     page.getByLabel("Open Instrument room").waitFor();
     look("contact table");
+    page.navigate(carry);
+    page.getByText("There is no other view").waitFor();
+    look("carry over");
+    page.goBack();
     page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Frames").setExact(true))
         .click();
     page.getByLabel(Pattern.compile("^Choose FWH_")).first().waitFor();

@@ -52,7 +52,8 @@ class CarryTest {
     desk.add("Tone", "tone");
     desk.waitForPicture(() -> desk.set("Exposure", "0.6"));
     assertThat(desk.saved()).containsText("Saved");
-    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Carry over")).click();
+    desk.open("All");
+    page.getByRole(AriaRole.LINK, named("^Carry over to other views")).click();
 
     // nothing but the new pass, by its sentence
     entered.button("Nothing").click();

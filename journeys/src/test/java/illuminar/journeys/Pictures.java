@@ -53,6 +53,7 @@ public final class Pictures {
     shots.keep("shoots");
     intake();
     contacts();
+    carry();
     frames();
     bench();
     table();
@@ -91,6 +92,19 @@ public final class Pictures {
     page.mouse().move(5, 5);
     shots.rest();
     shots.keep("contact-table");
+  }
+
+  /** The worked room's tones and colours, as other views would look with them. */
+  private void carry() {
+    page.getByLabel("More about Long table room").click();
+    page.getByText("Carry over …").click();
+    page.getByAltText("Dormer room as it will be").waitFor();
+    page.getByAltText("Instrument room as it will be").waitFor();
+    page.waitForCondition(() -> page.getByText("Drawing the picture").count() == 0);
+    shots.rest();
+    shots.keep("carry-over");
+    shots.link("Fennick Weather House").click();
+    page.waitForURL(Pattern.compile("/shoots/[0-9a-f-]+$"));
   }
 
   private void frames() {

@@ -7,7 +7,7 @@ import java.util.concurrent.atomic.AtomicInteger;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 
-/** Pictures of what a studio does beside its views: sending files, the bin, its people. */
+/** Pictures of what a studio does beside its views: sending files, its people. */
 final class StudioPictures {
   private final Page page;
   private final Shots shots;
@@ -19,7 +19,6 @@ final class StudioPictures {
 
   void take() {
     sending();
-    bin();
     account();
   }
 
@@ -54,20 +53,6 @@ final class StudioPictures {
     page.getByText("Make a link").click();
     page.getByText("Withdraw").waitFor();
     shots.keep("account");
-  }
-
-  private void bin() {
-    toShoots("Mill cottage");
-    shots.link("All shoots").click();
-    for (String name : new String[] {"Mill cottage", "Lower lodge"}) {
-      page.getByLabel("More about " + name).click();
-      page.getByText("Move to the bin").click();
-      page.getByText(name + " is in the bin").waitFor();
-    }
-    shots.link("Bin").click();
-    page.getByText("Bring back").first().waitFor();
-    shots.rest();
-    shots.keep("bin");
   }
 
   private void toShoots(String name) {

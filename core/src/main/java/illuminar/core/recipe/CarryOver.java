@@ -17,6 +17,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * What was decided for one view applied to another one. Frames are matched by their role and by how
@@ -31,6 +32,9 @@ import java.util.Set;
 public final class CarryOver {
   /** Away from where anything lies, to see whether a shape has places at all. */
   private static final double ASIDE = 0.0625;
+
+  /** Stops by which frames of the same settings differ at most. */
+  private static final double ALIKE = 0.1;
 
   /**
    * A frame as it is matched.
@@ -106,15 +110,31 @@ public final class CarryOver {
     if (frame.equals(from.anchor())) {
       return Optional.of(to.anchor());
     }
-    return from.rungs().stream()
-        .filter(r -> r.id().equals(frame))
-        .findFirst()
+    return rung(frame)
         .flatMap(
             r ->
-                to.rungs().stream()
-                    .filter(o -> o.role() == r.role())
+                like(r)
+                    .filter(o -> paired(o, to) || !paired(r, from))
                     .min(Comparator.comparingDouble(o -> Math.abs(o.stops() - r.stops()))))
         .map(Rung::id);
+  }
+
+  private Optional<Rung> rung(String frame) {
+    return from.rungs().stream().filter(r -> r.id().equals(frame)).findFirst();
+  }
+
+  /** Frames of the other view that were taken for the same. */
+  private Stream<Rung> like(Rung rung) {
+    return to.rungs().stream().filter(o -> o.role() == rung.role());
+  }
+
+  /**
+   * Whether an ambient frame was taken at a frame's settings, so that their difference is light.
+   */
+  private static boolean paired(Rung rung, Side side) {
+    return rung.role() == Role.AMBIENT
+        || side.rungs().stream()
+            .anyMatch(o -> o.role() == Role.AMBIENT && Math.abs(o.stops() - rung.stops()) <= ALIKE);
   }
 
   /** Whether each of some frames has one of its own in the other view. */
@@ -210,8 +230,12 @@ public final class CarryOver {
     return frames.stream()
         .filter(f -> match(f).isEmpty())
         .findFirst()
-        .flatMap(f -> from.rungs().stream().filter(r -> r.id().equals(f)).findFirst())
-        .map(r -> "there is no " + words(r.role()))
+        .flatMap(this::rung)
+        .map(
+            r ->
+                like(r).findAny().isPresent()
+                    ? "no ambient frame has the settings of a " + words(r.role())
+                    : "there is no " + words(r.role()))
         .orElse("there are too few frames");
   }
 

@@ -65,7 +65,8 @@ class CarryOverTest {
           rung("b", Role.AMBIENT, -1.7),
           rung("c", Role.AMBIENT, 0),
           rung("d", Role.AMBIENT, 2.3),
-          rung("e", Role.FLASH, 1));
+          rung("lone", Role.FLASH, 1),
+          rung("e", Role.FLASH, 2.3));
 
   private static final Ground MERGED =
       new Ground.EvenBlend(List.of("dark", "mid", "light"), 0.2, "dark");
@@ -103,6 +104,24 @@ class CarryOverTest {
     assertThat(moves(made))
         .containsExactlyInAnyOrder(new BringFrame("b", 0.9, 4), new MixLight("e", "", 1, 0, 0));
     assertThat(made.lost()).isEmpty();
+  }
+
+  /**
+   * A light is the difference of two frames at the same settings; one of them alone is no light.
+   */
+  @Test
+  void aFlashWithoutItsAmbientFrameIsNoMatch() {
+    CarryOver.Side lone =
+        new CarryOver.Side(
+            new Recipe(new Ground.OneFrame("c"), List.of(), List.of()),
+            STAIR.stream().filter(r -> !r.id().equals("e")).toList(),
+            "c");
+    CarryOver.Carried made = all(hall(pass("f", new MixLight("flash", "", 1, 0, 0))), lone);
+    assertThat(made.recipe().passes()).extracting(Pass::on).containsExactly(false);
+    assertThat(made.lost())
+        .singleElement()
+        .asString()
+        .endsWith("no ambient frame has the settings of a flash frame");
   }
 
   @Test
