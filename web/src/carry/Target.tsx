@@ -39,7 +39,8 @@ export function Target({
   onChange: () => void;
 }) {
   const [held, setHeld] = useState(false);
-  const wanted = useRested(JSON.stringify(what));
+  const asked = JSON.stringify(what);
+  const wanted = useRested(asked);
   const picture = useQuery({
     queryKey: ["carry picture", from, edition, view.id, wanted],
     queryFn: ({ signal }) =>
@@ -51,7 +52,7 @@ export function Target({
           signal,
         }),
       ),
-    enabled: on && !!what && !!outcome?.changes,
+    enabled: on && !!what && wanted === asked && !!outcome?.changes,
     gcTime: 0,
     staleTime: Infinity,
     retry: false,

@@ -62,7 +62,12 @@ final class MendProof {
   private final int h;
 
   /** What is left of things, of ours and of the reference's, plain places and others. */
-  record Left(String thing, boolean plain, double ours, double reference) {}
+  record Left(String thing, boolean plain, double ours, double reference) {
+    /** Of the reference's; both may leave nothing, in a burnt place. */
+    double share() {
+      return ours == reference ? 1 : ours / reference;
+    }
+  }
 
   /**
    * @param truth 8-bit codes of a frame without the things
@@ -85,7 +90,7 @@ final class MendProof {
     table.most(
         title,
         "things taken out, of the reference's, worst",
-        all.stream().mapToDouble(l -> l.ours / l.reference).max().orElse(0),
+        all.stream().mapToDouble(Left::share).max().orElse(0),
         "",
         1);
   }

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.net.http.HttpResponse;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
@@ -30,6 +31,11 @@ class CarryTest {
     to = two.second();
   }
 
+  @BeforeEach
+  void nothingToLookAt() {
+    visitor.send("PUT", "/api/views/" + to + "/looked", "");
+  }
+
   @AfterAll
   static void end() {
     server.close();
@@ -39,24 +45,23 @@ class CarryTest {
     return visitor.json("/api/views/" + view + "/recipe");
   }
 
-  /** Adds a tone pass in a drawn region, and one that needs the window frame. */
+  /** Adds a tone pass in a drawn region of its own. */
   private static void edit(String view, String id, double exposure) {
     JsonNode state = state(view);
     ObjectNode recipe = (ObjectNode) state.path("recipe").deepCopy();
-    if (!recipe.path("regions").toString().contains("\"lamp\"")) {
-      ((ArrayNode) recipe.path("regions")).add(Visitor.JSON.readTree(drawn("lamp", ELLIPSE)));
-    }
+    String region = "in-" + id;
+    ((ArrayNode) recipe.path("regions")).add(Visitor.JSON.readTree(drawn(region, ELLIPSE)));
     ((ArrayNode) recipe.path("passes"))
         .add(
             Visitor.JSON.readTree(
                 """
                 {"id": "%s", "on": true, "strength": 1, "why": "", "group": "",
                  "gate": {"from": -100, "full": -100, "fullTo": 100, "to": 100},
-                 "where": {"region": "lamp", "outside": false},
+                 "where": {"region": "%s", "outside": false},
                  "move": {"kind": "tone", "exposure": %s, "contrast": 0, "highlights": 0, "shadows": 0,
                   "midtones": 0, "follow": 0}}
                 """
-                    .formatted(id, exposure)));
+                    .formatted(id, region, exposure)));
     HttpResponse<String> answer =
         visitor.send(
             "PUT",
@@ -147,6 +152,18 @@ class CarryTest {
     JsonNode again = Visitor.JSON.readTree(carry("", wanted("twice"), to).body());
     assertThat(again.at("/0/changes").asBoolean()).isFalse();
     assertThat(state(to).path("edition").asLong()).isEqualTo(edition);
+  }
+
+  /** What came before stays to be looked at when what came after goes. */
+  @Test
+  void whatIsToBeLookedAtAddsUp() {
+    edit(from, "one", 0.1);
+    edit(from, "two", 0.2);
+    carry("", wanted("one"), to);
+    carry("", wanted("two"), to);
+    assertThat(look()).hasSize(2);
+    undone();
+    assertThat(look()).hasSize(1);
   }
 
   @Test

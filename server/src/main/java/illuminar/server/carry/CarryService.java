@@ -77,8 +77,12 @@ public class CarryService {
       @NotNull List<String> lost,
       @NotNull List<String> look) {}
 
-  /** A revision that was made. */
-  record Made(UUID view, int revision) {}
+  /**
+   * A revision that was made.
+   *
+   * @param look names of the drawn regions that came with it
+   */
+  record Made(UUID view, int revision, List<String> look) {}
 
   /** Revisions that were made. */
   record AllMade(List<Made> all) {}
@@ -144,8 +148,10 @@ public class CarryService {
       outcomes.add(outcome);
       if (outcome.changes()) {
         int revision = recipes.step(view, c.recipe(), "carried over from " + source.name());
-        view.lookAt(json.write(c.look()));
-        made.add(new Made(id, revision));
+        List<String> look = new ArrayList<>(toLookAt(view));
+        look.addAll(c.look());
+        view.lookAt(json.write(look));
+        made.add(new Made(id, revision, c.look()));
       }
     }
     if (!made.isEmpty()) {
@@ -153,6 +159,10 @@ public class CarryService {
       draw(studio, source.shootId(), made);
     }
     return outcomes;
+  }
+
+  private List<String> toLookAt(View view) {
+    return List.of(json.read(view.lookAt(), String[].class));
   }
 
   private void draw(UUID studio, UUID shoot, List<Made> made) {
@@ -215,7 +225,9 @@ public class CarryService {
         continue;
       }
       if (recipes.takeBack(view.get(), made.revision())) {
-        view.get().lookAt("[]");
+        List<String> look = new ArrayList<>(toLookAt(view.get()));
+        made.look().forEach(look::remove);
+        view.get().lookAt(json.write(look));
         back.add(made);
       } else {
         stayed.add(view.get().name());
