@@ -8,10 +8,11 @@ import { count } from "../bench/words";
 import { gone, NotThere } from "../kit/NotThere";
 import { Page, TopBar } from "../kit/Page";
 import { Said } from "../kit/Said";
+import { toggled } from "../kit/selection";
 import { Tick } from "../kit/Tick";
 import { Target } from "./Target";
 import { Wanted } from "./Wanted";
-import { toggled, useSource, type What } from "./what";
+import { useSource, type What } from "./what";
 
 /** What was decided for one view, carried over to others: seen before it is done, taken back in one go. */
 export function Carry() {

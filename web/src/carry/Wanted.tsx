@@ -2,9 +2,10 @@ import { Box, Button, Typography } from "@mui/material";
 import type { Pass } from "../api/types";
 import { namesIn } from "../bench/named";
 import { sentenceText } from "../bench/sentence";
+import { toggled } from "../kit/selection";
 import { Tick } from "../kit/Tick";
 import { look } from "../theme";
-import { toggled, type Source, type What } from "./what";
+import type { Source, What } from "./what";
 
 /** What can be carried over, stage by stage, each pass as its sentence. */
 export function Wanted({

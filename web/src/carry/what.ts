@@ -8,9 +8,6 @@ export interface What {
   geometry: boolean;
 }
 
-export const toggled = (list: string[], v: string) =>
-  list.includes(v) ? list.filter((x) => x !== v) : [...list, v];
-
 /** The view that it comes from, and what its recipe is made of. */
 export function useSource(id: string) {
   const params = { path: { id } };

@@ -26,6 +26,7 @@ import { JobStrip } from "../kit/JobStrip";
 import { count } from "../bench/words";
 import { Page, TopBar } from "../kit/Page";
 import { Said } from "../kit/Said";
+import { toggled } from "../kit/selection";
 
 /** What is ordered, its views apart; the studio's own copyright where none is written. */
 interface Spec {
@@ -35,9 +36,6 @@ interface Spec {
   sharpness: "NONE" | "SCREEN" | "PRINT";
   copyright?: string;
 }
-
-const toggled = (list: string[], v: string) =>
-  list.includes(v) ? list.filter((x) => x !== v) : [...list, v];
 
 const SIZES = [
   { edge: 0, name: "Full size" },

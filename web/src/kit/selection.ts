@@ -48,3 +48,7 @@ export function useSelection(order: string[]): Selection {
     clear: () => setAll(new Set()),
   };
 }
+
+/** A list with one more, or without it where it is there. */
+export const toggled = (list: string[], v: string) =>
+  list.includes(v) ? list.filter((x) => x !== v) : [...list, v];

@@ -124,11 +124,16 @@ class MendingTest {
     assertThat(page.getByText("Nothing on plain walls or skies looks like dust.")).isVisible();
   }
 
+  /** Plain, with no edge of any light. */
+  private static final double[] CEILING = {0.44, 0.2, 0.5, 0.2, 0.5, 0.24, 0.44, 0.24};
+
+  private static final double[] DESK = {0.3, 0.6, 0.36, 0.6, 0.36, 0.66, 0.3, 0.66};
+
   /** A pass that begins with the loop in hand, drawn round a piece of the wall. */
-  private static Locator looped(String name, String kind) {
+  private static Locator looped(String name, String kind, double... places) {
     Locator pass = bench.add(name, kind);
     assertThat(page.getByText("Draw round it in one go")).isVisible();
-    bench.drag(0.3, 0.6, 0.36, 0.6, 0.36, 0.66, 0.3, 0.66);
+    bench.drag(places);
     assertThat(bench.saved()).containsText("Saved");
     page.keyboard().press("Escape");
     page.keyboard().press("Escape");
@@ -139,7 +144,7 @@ class MendingTest {
   /** A hard shadow begins with the loop in hand; where none is seen it says so. */
   @Test
   void aShadowIsLooped() {
-    Locator shadow = looped("Lift a hard shadow", "shadow");
+    Locator shadow = looped("Lift a hard shadow", "shadow", CEILING);
     assertThat(shadow).containsText("Lift the hard shadow in Shadow 1");
     assertThat(page.getByRole(AriaRole.STATUS).filter(said("No edge of a shadow"))).isVisible();
     bench.set("Penumbra", "*2");
@@ -152,7 +157,7 @@ class MendingTest {
   /** What is mirrored is looped and said of what; where no frame tells it, that is said. */
   @Test
   void aReflectionIsLooped() {
-    Locator off = looped("Take reflections off", "reflections");
+    Locator off = looped("Take reflections off", "reflections", DESK);
     assertThat(off).containsText("of what glass mirrors off Reflection 1");
     off.getByLabel(Pattern.compile("^Surface: ")).click();
     bench.item("gloss").click();
