@@ -133,15 +133,38 @@ public final class CarryOver {
    */
   private static boolean paired(Rung rung, Side side) {
     return rung.role() == Role.AMBIENT
-        || side.rungs().stream()
-            .anyMatch(o -> o.role() == Role.AMBIENT && Math.abs(o.stops() - rung.stops()) <= ALIKE);
+        || side.rungs().stream().anyMatch(o -> o.role() == Role.AMBIENT && alike(o, rung));
   }
 
-  /** Whether each of some frames has one of its own in the other view. */
+  /** Whether each of some frames that are used together has one of its own in the other view. */
   private boolean matched(List<String> frames) {
     Set<String> there = new LinkedHashSet<>();
-    frames.forEach(f -> match(f).ifPresent(there::add));
+    frames.forEach(f -> match(f, frames).ifPresent(there::add));
     return there.size() == new LinkedHashSet<>(frames).size();
+  }
+
+  /**
+   * The same of a frame that is used together with others: one at the settings of a flash or
+   * lamps-off frame is at the settings of that frame's match, for their difference is light.
+   */
+  private Optional<String> match(String frame, List<String> together) {
+    Optional<Rung> own = rung(frame).filter(r -> r.role() == Role.AMBIENT);
+    Optional<Rung> lead =
+        together.stream()
+            .flatMap(f -> rung(f).stream())
+            .filter(r -> r.role() != Role.AMBIENT)
+            .findFirst()
+            .filter(l -> own.isPresent() && alike(own.get(), l));
+    return lead.isEmpty()
+        ? match(frame)
+        : match(lead.get().id())
+            .flatMap(id -> to.rungs().stream().filter(r -> r.id().equals(id)).findFirst())
+            .flatMap(l -> like(own.get()).filter(o -> alike(o, l)).findFirst())
+            .map(Rung::id);
+  }
+
+  private static boolean alike(Rung a, Rung b) {
+    return Math.abs(a.stops() - b.stops()) <= ALIKE;
   }
 
   private String here(String frame) {
@@ -228,7 +251,7 @@ public final class CarryOver {
   /** Why frames have no match, in words. */
   private String missing(List<String> frames) {
     return frames.stream()
-        .filter(f -> match(f).isEmpty())
+        .filter(f -> match(f, frames).isEmpty())
         .findFirst()
         .flatMap(this::rung)
         .map(
@@ -309,7 +332,7 @@ public final class CarryOver {
     if (frames.isEmpty()) {
       return there;
     }
-    there = there.withMove(kind.lit(pass.move(), this::here));
+    there = there.withMove(kind.lit(pass.move(), f -> match(f, frames).orElse(to.anchor())));
     if (matched(frames)) {
       return there;
     }

@@ -124,6 +124,15 @@ class CarryOverTest {
         .endsWith("no ambient frame has the settings of a flash frame");
   }
 
+  /** The two frames of a difference stay at one setting, whichever that is there. */
+  @Test
+  void framesOfOneSettingStayOfOneSetting() {
+    CarryOver.Carried made =
+        all(hall(pass("f", new MixLight("flash", "mid", 1, 0, 0))), stair(List.of()));
+    assertThat(moves(made)).containsExactly(new MixLight("e", "d", 1, 0, 0));
+    assertThat(made.lost()).isEmpty();
+  }
+
   @Test
   void whatHasNoFrameComesSwitchedOffAndIsNamed() {
     CarryOver.Carried made = all(hall(pass("v", new BringFrame("out", 0.9, 4))), stair(List.of()));
