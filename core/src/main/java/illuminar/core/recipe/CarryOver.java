@@ -252,8 +252,9 @@ public final class CarryOver {
   private String missing(List<String> frames) {
     return frames.stream()
         .filter(f -> match(f, frames).isEmpty())
-        .findFirst()
-        .flatMap(this::rung)
+        .flatMap(f -> rung(f).stream())
+        // the ambient frame beside it is not what is lacking
+        .min(Comparator.comparing(r -> r.role() == Role.AMBIENT))
         .map(
             r ->
                 like(r).findAny().isPresent()

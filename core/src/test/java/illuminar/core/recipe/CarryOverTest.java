@@ -138,6 +138,14 @@ class CarryOverTest {
     CarryOver.Carried made = all(hall(pass("v", new BringFrame("out", 0.9, 4))), stair(List.of()));
     assertThat(made.recipe().passes()).extracting(Pass::on).containsExactly(false);
     assertThat(made.lost()).singleElement().asString().endsWith("there is no window frame");
+    CarryOver.Carried flash =
+        all(
+            hall(pass("f", new MixLight("mid", "flash", 1, 0, 0))),
+            new CarryOver.Side(
+                new Recipe(new Ground.OneFrame("c"), List.of(), List.of()),
+                STAIR.stream().filter(r -> r.role() == Role.AMBIENT).toList(),
+                "c"));
+    assertThat(flash.lost()).singleElement().asString().endsWith("there is no flash frame");
     // two frames of the pair would be one
     CarryOver.Carried pair =
         all(
