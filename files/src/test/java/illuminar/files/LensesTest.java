@@ -9,7 +9,6 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.function.Consumer;
 import javax.imageio.ImageIO;
 import org.apache.commons.imaging.common.RationalNumber;
 import org.apache.commons.imaging.formats.jpeg.exif.ExifRewriter;
@@ -26,17 +25,8 @@ import org.junit.jupiter.api.io.TempDir;
 class LensesTest {
   @TempDir private Path dir;
 
-  private interface Tags extends Consumer<TiffOutputDirectory> {
+  private interface Tags {
     void put(TiffOutputDirectory exif) throws IOException;
-
-    @Override
-    default void accept(TiffOutputDirectory exif) {
-      try {
-        put(exif);
-      } catch (IOException e) {
-        throw new java.io.UncheckedIOException(e);
-      }
-    }
   }
 
   private Optics read(int width, int height, Tags tags) throws Exception {
@@ -46,7 +36,7 @@ class LensesTest {
     TiffOutputDirectory exif = set.getOrCreateExifDirectory();
     exif.add(ExifTagConstants.EXIF_TAG_EXIF_IMAGE_WIDTH, (short) width);
     exif.add(ExifTagConstants.EXIF_TAG_EXIF_IMAGE_LENGTH, (short) height);
-    tags.accept(exif);
+    tags.put(exif);
     Path file = dir.resolve("a.jpg");
     try (OutputStream out = Files.newOutputStream(file)) {
       new ExifRewriter().updateExifMetadataLossless(plain.toByteArray(), out, set);

@@ -40,12 +40,13 @@ final class Draft {
 
   /** Adds a pass where it belongs in the order of work. */
   void pass(String id, Move move, Where where, double strength, String why) {
-    recipe = recipe.with(new Pass(free(id), true, move, where, Gate.ALL, strength, why));
+    String free = recipe.freePass(id);
+    recipe = recipe.with(new Pass(free, true, move, where, Gate.ALL, strength, why));
   }
 
   /** Adds a pass on the whole picture before all others of its kind. */
   void passFirst(String id, Move move, String why) {
-    Pass pass = new Pass(free(id), true, move, Where.EVERYWHERE, Gate.ALL, 1, why);
+    Pass pass = new Pass(recipe.freePass(id), true, move, Where.EVERYWHERE, Gate.ALL, 1, why);
     List<Pass> all = new ArrayList<>(recipe.passes());
     int at = 0;
     while (at < all.size() && Catalogue.rank(all.get(at).move()) < Catalogue.rank(move)) {
@@ -53,15 +54,6 @@ final class Draft {
     }
     all.add(at, pass);
     recipe = recipe.withPasses(all);
-  }
-
-  private String free(String id) {
-    List<String> taken = recipe.passes().stream().map(Pass::id).toList();
-    String name = id;
-    for (int k = 2; taken.contains(name); k++) {
-      name = id + "-" + k;
-    }
-    return name;
   }
 
   static Part add(String id, Shape shape) {

@@ -62,13 +62,16 @@ public final class Level {
     double yaw = best();
     List<Upright.Line> telling = List.of();
     for (double within : WITHIN) {
-      double[] slopes = slopes(yaw, edges.lines());
-      telling = edges.fitting(yawed(yaw), within);
-      telling = telling.stream().filter(l -> slopes[edges.lines().indexOf(l)] > TELLING).toList();
+      Places p = edges.places(yawed(yaw));
+      Places other = edges.places(yawed(yaw + STEP));
+      telling =
+          edges.fitting(yawed(yaw), within).stream()
+              .filter(l -> Math.abs(slope(l, p, other)) > TELLING)
+              .toList();
       if (telling.size() < 2) {
         return new Found(start, telling.size(), 0, 0, false);
       }
-      yaw += step(yaw, telling);
+      yaw += step(telling, p, other);
     }
     Geometry at = yawed(Math.max(-MOST_YAW, Math.min(MOST_YAW, yaw)));
     Places now = edges.places(start);
@@ -93,26 +96,18 @@ public final class Level {
     return best;
   }
 
-  /** Degrees by which each edge turns with a degree of the camera, whichever way. */
-  private double[] slopes(double yaw, List<Upright.Line> lines) {
-    Places p = edges.places(yawed(yaw));
-    Places other = edges.places(yawed(yaw + STEP));
-    return lines.stream()
-        .mapToDouble(
-            l -> Math.abs(Upright.lean(other, l, false) - Upright.lean(p, l, false)) / STEP)
-        .toArray();
+  /** Degrees by which an edge turns with a degree of the camera. */
+  private static double slope(Upright.Line l, Places p, Places other) {
+    return (Upright.lean(other, l, false) - Upright.lean(p, l, false)) / STEP;
   }
 
   /** The step of Gauss and Newton, edges weighed by their lengths. */
-  private double step(double yaw, List<Upright.Line> lines) {
-    Places p = edges.places(yawed(yaw));
-    Places other = edges.places(yawed(yaw + STEP));
+  private static double step(List<Upright.Line> lines, Places p, Places other) {
     double against = 0;
     double along = 0;
     for (Upright.Line l : lines) {
-      double lean = Upright.lean(p, l, false);
-      double slope = (Upright.lean(other, l, false) - lean) / STEP;
-      against += Upright.length(p, l) * slope * lean;
+      double slope = slope(l, p, other);
+      against += Upright.length(p, l) * slope * Upright.lean(p, l, false);
       along += Upright.length(p, l) * slope * slope;
     }
     return along == 0 ? 0 : -against / along;

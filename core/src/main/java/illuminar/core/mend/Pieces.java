@@ -79,23 +79,20 @@ public record Pieces(Hole hole, int[] of, List<Way> ways) {
    * @param about pixels about either
    */
   public Raster touched(Window window, int about) {
-    int[] xs = new int[ways.size() * 2 + 2];
-    int[] ys = new int[xs.length];
-    for (int k = 0; k < ways.size(); k++) {
-      Way way = ways.get(k);
-      xs[2 * k] = (int) Math.floor(hole.left() + way.x());
-      xs[2 * k + 1] = (int) Math.ceil(hole.right() + way.x());
-      ys[2 * k] = (int) Math.floor(hole.top() + way.y());
-      ys[2 * k + 1] = (int) Math.ceil(hole.end() + way.y());
+    int x0 = hole.left() - about;
+    int y0 = hole.top() - about;
+    int x1 = hole.right() + about;
+    int y1 = hole.end() + about;
+    for (Way way : ways) {
+      x0 = Math.min(x0, (int) Math.floor(hole.left() + way.x()) - about);
+      y0 = Math.min(y0, (int) Math.floor(hole.top() + way.y()) - about);
+      x1 = Math.max(x1, (int) Math.ceil(hole.right() + way.x()) + about);
+      y1 = Math.max(y1, (int) Math.ceil(hole.end() + way.y()) + about);
     }
-    xs[xs.length - 2] = hole.left();
-    xs[xs.length - 1] = hole.right();
-    ys[ys.length - 2] = hole.top();
-    ys[ys.length - 1] = hole.end();
-    int x0 = Math.max(0, IntStream.of(xs).min().orElseThrow() - about);
-    int y0 = Math.max(0, IntStream.of(ys).min().orElseThrow() - about);
-    int x1 = Math.min(window.width(), IntStream.of(xs).max().orElseThrow() + about);
-    int y1 = Math.min(window.height(), IntStream.of(ys).max().orElseThrow() + about);
+    x0 = Math.max(0, x0);
+    y0 = Math.max(0, y0);
+    x1 = Math.min(window.width(), x1);
+    y1 = Math.min(window.height(), y1);
     return window.raster().part(x0, y0, x1 - x0, y1 - y0);
   }
 

@@ -11,30 +11,24 @@ import illuminar.core.region.Part;
 import illuminar.core.region.Region;
 import illuminar.core.region.Shape;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Stream;
 
 /**
- * What was decided for one view applied to another one. Frames are matched by their role and by how
- * much brighter or darker than the anchor they were exposed. Regions that are found in the picture
- * are found anew; drawn ones come along by place, to be looked at. What the other view has no frame
- * for comes switched off, and is named.
+ * Applies passes, ground and geometry of one view's recipe to another view. Frames are matched by
+ * {@link MatchedFrames}. Regions that are found in the picture are found again there; drawn regions
+ * keep their places and are listed, to be checked. A pass or part without its frame is switched off
+ * and named.
  *
- * <p>A pass that was carried over before, or that the product made for both views, takes the place
- * of its like; what the product proposed of the same kinds otherwise gives way. A region that is
- * there already stays as it is.
+ * <p>A pass with the same id and kind is replaced, so that carrying over twice is the same as once;
+ * other proposed passes of the same kinds are removed. A region with the same id is kept.
  */
 public final class CarryOver {
   /** Away from where anything lies, to see whether a shape has places at all. */
   private static final double ASIDE = 0.0625;
-
-  /** Stops by which frames of the same settings differ at most. */
-  private static final double ALIKE = 0.1;
 
   /**
    * A frame as it is matched.
@@ -47,6 +41,16 @@ public final class CarryOver {
   public record Side(Recipe recipe, List<Rung> rungs, String anchor) {
     public Side {
       rungs = List.copyOf(rungs);
+    }
+
+    /** The frame with this id. */
+    Optional<Rung> rung(String id) {
+      return rungs.stream().filter(r -> r.id().equals(id)).findFirst();
+    }
+
+    /** Ids of the ambient frames. */
+    List<String> ambient() {
+      return rungs.stream().filter(r -> r.role() == Role.AMBIENT).map(Rung::id).toList();
     }
   }
 
@@ -73,12 +77,14 @@ public final class CarryOver {
 
   private final Side from;
   private final Side to;
+  private final MatchedFrames matched;
   private final List<String> lost = new ArrayList<>();
   private final List<String> look = new ArrayList<>();
 
   private CarryOver(Side from, Side to) {
     this.from = from;
     this.to = to;
+    matched = new MatchedFrames(from, to);
   }
 
   /** Applies what is wanted of one view to another. */
@@ -105,96 +111,26 @@ public final class CarryOver {
     return new Carried(made, List.copyOf(lost), List.copyOf(look));
   }
 
-  /** The frame of the other view that was taken for the same, and nearest in exposure. */
-  private Optional<String> match(String frame) {
-    if (frame.equals(from.anchor())) {
-      return Optional.of(to.anchor());
-    }
-    return rung(frame)
-        .flatMap(
-            r ->
-                like(r)
-                    .filter(o -> paired(o, to) || !paired(r, from))
-                    .min(Comparator.comparingDouble(o -> Math.abs(o.stops() - r.stops()))))
-        .map(Rung::id);
-  }
-
-  private Optional<Rung> rung(String frame) {
-    return from.rungs().stream().filter(r -> r.id().equals(frame)).findFirst();
-  }
-
-  /** Frames of the other view that were taken for the same. */
-  private Stream<Rung> like(Rung rung) {
-    return to.rungs().stream().filter(o -> o.role() == rung.role());
-  }
-
-  /**
-   * Whether an ambient frame was taken at a frame's settings, so that their difference is light.
-   */
-  private static boolean paired(Rung rung, Side side) {
-    return rung.role() == Role.AMBIENT
-        || side.rungs().stream().anyMatch(o -> o.role() == Role.AMBIENT && alike(o, rung));
-  }
-
-  /** Whether each of some frames that are used together has one of its own in the other view. */
-  private boolean matched(List<String> frames) {
-    Set<String> there = new LinkedHashSet<>();
-    frames.forEach(f -> match(f, frames).ifPresent(there::add));
-    return there.size() == new LinkedHashSet<>(frames).size();
-  }
-
-  /**
-   * The same of a frame that is used together with others: one at the settings of a flash or
-   * lamps-off frame is at the settings of that frame's match, for their difference is light.
-   */
-  private Optional<String> match(String frame, List<String> together) {
-    Optional<Rung> own = rung(frame).filter(r -> r.role() == Role.AMBIENT);
-    Optional<Rung> lead =
-        together.stream()
-            .flatMap(f -> rung(f).stream())
-            .filter(r -> r.role() != Role.AMBIENT)
-            .findFirst()
-            .filter(l -> own.isPresent() && alike(own.get(), l));
-    return lead.isEmpty()
-        ? match(frame)
-        : match(lead.get().id())
-            .flatMap(id -> to.rungs().stream().filter(r -> r.id().equals(id)).findFirst())
-            .flatMap(l -> like(own.get()).filter(o -> alike(o, l)).findFirst())
-            .map(Rung::id);
-  }
-
-  private static boolean alike(Rung a, Rung b) {
-    return Math.abs(a.stops() - b.stops()) <= ALIKE;
-  }
-
-  private String here(String frame) {
-    return match(frame).orElse(to.anchor());
-  }
-
-  /** Of all frames of a role, where it was of all of them; else of those that match. */
+  /** A ground of all ambient frames is made of all ambient frames there. */
   private Ground ground(Ground ground) {
     if (ground instanceof Ground.Several several) {
-      List<String> ambient = ids(from, Role.AMBIENT);
       List<String> frames =
-          Set.copyOf(several.frames()).equals(Set.copyOf(ambient))
-              ? ids(to, Role.AMBIENT)
-              : several.frames().stream().flatMap(f -> match(f).stream()).distinct().toList();
+          Set.copyOf(several.frames()).equals(Set.copyOf(from.ambient()))
+              ? to.ambient()
+              : several.frames().stream().flatMap(f -> matched.of(f).stream()).distinct().toList();
       if (frames.size() < 2) {
         lost.add("the ground stays: there are too few frames for it");
         return to.recipe().ground();
       }
-      return several.with(frames, List.of(), here(several.towards()));
+      String towards = matched.of(several.towards()).orElse(to.anchor());
+      return several.with(frames, List.of(), towards);
     }
-    String frame = ground.named().iterator().next();
-    if (match(frame).isEmpty()) {
+    Optional<String> frame = matched.of(ground.named().iterator().next());
+    if (frame.isEmpty()) {
       lost.add("the ground stays: there is no such frame");
       return to.recipe().ground();
     }
-    return new Ground.OneFrame(here(frame));
-  }
-
-  private static List<String> ids(Side side, Role role) {
-    return side.rungs().stream().filter(r -> r.role() == role).map(Rung::id).toList();
+    return new Ground.OneFrame(frame.get());
   }
 
   /** Nothing explains it there; its lens stays its own. */
@@ -218,12 +154,15 @@ public final class CarryOver {
     return all;
   }
 
+  /** A region with the regions that it uses. */
   private void need(String region, Set<String> needed) {
     from.recipe()
-        .region(region)
-        .filter(r -> needed.add(r.id()))
+        .territory(region)
         .ifPresent(
-            r -> r.parts().forEach(p -> p.shape().regions().forEach(id -> need(id, needed))));
+            t -> {
+              needed.add(region);
+              t.others().forEach(r -> needed.add(r.id()));
+            });
   }
 
   private Region region(Region region) {
@@ -239,37 +178,18 @@ public final class CarryOver {
   }
 
   private Part part(Part part, Region region) {
-    List<String> frames = part.shape().frames();
-    Part there = frames.isEmpty() ? part : part.withShape(part.shape().foundIn(this::here));
-    if (matched(frames)) {
-      return there;
+    if (part.shape().frames().isEmpty()) {
+      return part;
     }
-    lost.add("a part of " + region.name() + " is switched off: " + missing(frames));
-    return there.switchedOff();
+    MatchedFrames.Together frames = matched.together(part.shape().frames());
+    Part there = part.withShape(part.shape().foundIn(frames::of));
+    return lacks(frames, "a part of " + region.name()) ? there.switchedOff() : there;
   }
 
-  /** Why frames have no match, in words. */
-  private String missing(List<String> frames) {
-    return frames.stream()
-        .filter(f -> match(f, frames).isEmpty())
-        .flatMap(f -> rung(f).stream())
-        // the ambient frame beside it is not what is lacking
-        .min(Comparator.comparing(r -> r.role() == Role.AMBIENT))
-        .map(
-            r ->
-                like(r).findAny().isPresent()
-                    ? "no ambient frame has the settings of a " + words(r.role())
-                    : "there is no " + words(r.role()))
-        .orElse("there are too few frames");
-  }
-
-  private static String words(Role role) {
-    return switch (role) {
-      case AMBIENT -> "ambient frame";
-      case FLASH -> "flash frame";
-      case WINDOW -> "window frame";
-      case LAMPS_OFF -> "frame with the lamps off";
-    };
+  /** Whether frames are lacking; names it. */
+  private boolean lacks(MatchedFrames.Together frames, String of) {
+    frames.lacking().ifPresent(why -> lost.add(of + " is switched off: " + why));
+    return frames.lacking().isPresent();
   }
 
   private List<Group> groups(List<Pass> passes, Recipe made) {
@@ -308,36 +228,16 @@ public final class CarryOver {
       return made.withPasses(
           made.passes().stream().map(own -> alike(own, pass) ? there : own).toList());
     }
-    boolean taken = made.passes().stream().anyMatch(own -> own.id().equals(pass.id()));
-    return made.with(taken ? there.called(free(pass.id(), made)) : there);
-  }
-
-  private static String free(String id, Recipe made) {
-    int n = 2;
-    String other = id + "-" + n;
-    while (called(other, made)) {
-      n++;
-      other = id + "-" + n;
-    }
-    return other;
-  }
-
-  private static boolean called(String id, Recipe made) {
-    return made.passes().stream().anyMatch(p -> p.id().equals(id));
+    return made.with(there.called(made.freePass(pass.id())));
   }
 
   private Pass pass(Pass pass) {
     PassKind kind = kind(pass);
-    List<String> frames = kind.framesOf(pass.move());
-    Pass there = pass.unexplained();
-    if (frames.isEmpty()) {
-      return there;
+    if (kind.framesOf(pass.move()).isEmpty()) {
+      return pass.unexplained();
     }
-    there = there.withMove(kind.lit(pass.move(), f -> match(f, frames).orElse(to.anchor())));
-    if (matched(frames)) {
-      return there;
-    }
-    lost.add(kind.name().toLowerCase(Locale.ROOT) + " is switched off: " + missing(frames));
-    return there.switched(false);
+    MatchedFrames.Together frames = matched.together(kind.framesOf(pass.move()));
+    Pass there = pass.unexplained().withMove(kind.lit(pass.move(), frames::of));
+    return lacks(frames, kind.name().toLowerCase(Locale.ROOT)) ? there.switched(false) : there;
   }
 }

@@ -119,6 +119,16 @@ public record Recipe(
     return all;
   }
 
+  /** An id for a further pass: this one, or with a number where it is taken. */
+  public String freePass(String id) {
+    List<String> taken = passes.stream().map(Pass::id).toList();
+    String name = id;
+    for (int k = 2; taken.contains(name); k++) {
+      name = id + "-" + k;
+    }
+    return name;
+  }
+
   /** The same recipe on another ground. */
   public Recipe with(Ground other) {
     return new Recipe(other, regions, passes, groups, geometry);

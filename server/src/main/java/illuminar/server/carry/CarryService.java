@@ -91,10 +91,12 @@ public class CarryService {
   @Transactional(readOnly = true)
   public List<Outcome> preview(UUID studio, UUID from, CarryWanted wanted, List<UUID> to) {
     CarryOver.Side source = side(shoots.ownedView(studio, from));
-    return to.stream()
-        .map(id -> shoots.ownedView(studio, id))
-        .map(view -> outcome(view, CarryOver.of(source, wanted.core(), side(view))))
-        .toList();
+    List<Outcome> outcomes = new ArrayList<>();
+    for (UUID id : to) {
+      CarryOver.Side there = side(shoots.ownedView(studio, id));
+      outcomes.add(outcome(id, there, CarryOver.of(source, wanted.core(), there)));
+    }
+    return outcomes;
   }
 
   /** The recipe that a view would have. */
@@ -104,9 +106,8 @@ public class CarryService {
     return CarryOver.of(source, wanted.core(), side(shoots.ownedView(studio, to))).recipe();
   }
 
-  private Outcome outcome(View view, CarryOver.Carried c) {
-    boolean changes = !c.recipe().equals(recipes.state(view).recipe());
-    return new Outcome(view.id(), changes, c.lost(), c.look());
+  private static Outcome outcome(UUID view, CarryOver.Side before, CarryOver.Carried c) {
+    return new Outcome(view, !c.recipe().equals(before.recipe()), c.lost(), c.look());
   }
 
   private CarryOver.Side side(View view) {
@@ -143,14 +144,15 @@ public class CarryService {
         throw new Problem(
             HttpStatus.UNPROCESSABLE_CONTENT, view.name() + " belongs to another shoot.");
       }
-      CarryOver.Carried c = CarryOver.of(side, wanted.core(), side(view));
-      Outcome outcome = outcome(view, c);
+      CarryOver.Side there = side(view);
+      CarryOver.Carried c = CarryOver.of(side, wanted.core(), there);
+      Outcome outcome = outcome(id, there, c);
       outcomes.add(outcome);
       if (outcome.changes()) {
         int revision = recipes.step(view, c.recipe(), "carried over from " + source.name());
-        List<String> look = new ArrayList<>(toLookAt(view));
+        List<String> look = new ArrayList<>(view.lookAt());
         look.addAll(c.look());
-        view.lookAt(json.write(look));
+        view.lookAt(look);
         made.add(new Made(id, revision, c.look()));
       }
     }
@@ -159,10 +161,6 @@ public class CarryService {
       draw(studio, source.shootId(), made);
     }
     return outcomes;
-  }
-
-  private List<String> toLookAt(View view) {
-    return List.of(json.read(view.lookAt(), String[].class));
   }
 
   private void draw(UUID studio, UUID shoot, List<Made> made) {
@@ -225,9 +223,9 @@ public class CarryService {
         continue;
       }
       if (recipes.takeBack(view.get(), made.revision())) {
-        List<String> look = new ArrayList<>(toLookAt(view.get()));
+        List<String> look = new ArrayList<>(view.get().lookAt());
         made.look().forEach(look::remove);
-        view.get().lookAt(json.write(look));
+        view.get().lookAt(look);
         back.add(made);
       } else {
         stayed.add(view.get().name());
@@ -243,6 +241,6 @@ public class CarryService {
   /** What came along has been looked at. */
   @Transactional
   public void looked(UUID studio, UUID view) {
-    views.holdOwned(view, studio).orElseThrow(() -> Problem.notFound("view")).lookAt("[]");
+    views.holdOwned(view, studio).orElseThrow(() -> Problem.notFound("view")).lookAt(List.of());
   }
 }

@@ -18,7 +18,6 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import tools.jackson.databind.json.JsonMapper;
 
 /** Shoots, their views and the views' frames. */
 @RestController
@@ -142,12 +141,7 @@ class ShootController {
         view.width(),
         view.height(),
         service.frames(view.id()).stream().map(f -> card(f, view)).toList(),
-        look(view));
-  }
-
-  /** Names of regions that came along from another view and are to be looked at. */
-  private static List<String> look(View view) {
-    return List.of(JsonMapper.shared().readValue(view.lookAt(), String[].class));
+        view.lookAt());
   }
 
   private ShootCard card(Shoot shoot) {
@@ -162,7 +156,7 @@ class ShootController {
                         v.width(),
                         v.height(),
                         service.frames(v.id()).size(),
-                        look(v)))
+                        v.lookAt()))
             .toList();
     return new ShootCard(shoot.id(), shoot.name(), shoot.created(), views);
   }

@@ -7,8 +7,10 @@ import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Version;
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import tools.jackson.databind.json.JsonMapper;
 
 /** One camera set-up; its frames end up as one picture. */
 @Entity
@@ -154,13 +156,13 @@ public class View {
     recipeEdition++;
   }
 
-  /** Names of regions that came along from another view and are to be looked at, as JSON. */
-  public String lookAt() {
-    return lookAt;
+  /** Names of regions that were carried over from another view and are to be checked. */
+  public List<String> lookAt() {
+    return List.of(JsonMapper.shared().readValue(lookAt, String[].class));
   }
 
-  public void lookAt(String names) {
-    lookAt = names;
+  public void lookAt(List<String> names) {
+    lookAt = JsonMapper.shared().writeValueAsString(names);
   }
 
   /** When it was put into the bin; nothing while it is not there. */
