@@ -7,6 +7,7 @@ import { SignIn } from "./account/SignIn";
 import { onSessionEnd } from "./api/client";
 import { useFirst, useSession } from "./api/session";
 import { tryAgain } from "./bench/state/history";
+import { Client } from "./client/Client";
 import { Broken } from "./kit/Broken";
 import { swallowSecondClicks } from "./kit/once";
 import { loadAhead, SCREENS } from "./screens";
@@ -36,6 +37,8 @@ export function App() {
       ]),
     [],
   );
+  const secret = /^\/client\/([\w-]+)$/.exec(location.pathname)?.[1];
+  if (secret) return <Client secret={secret} />;
   if (session.isPending || first.isLoading) return null;
   if (session.error) return <Broken said={session.error.message} />;
   const token = /^\/invitations\/([\w-]+)$/.exec(location.pathname)?.[1];

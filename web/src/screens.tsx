@@ -13,10 +13,13 @@ const Account = later(() => import("./account/Account"), "Account");
 const Bench = later(bench, "Bench");
 const Bin = later(() => import("./bin/Bin"), "Bin");
 const Carry = later(() => import("./carry/Carry"), "Carry");
+const Compare = later(() => import("./compare/Compare"), "Compare");
 const Contacts = later(contacts, "Contacts");
 const Delivery = later(() => import("./delivery/Delivery"), "Delivery");
 const Intake = later(() => import("./intake/Intake"), "Intake");
+const PreFlight = later(() => import("./preflight/PreFlight"), "PreFlight");
 const Regroup = later(() => import("./regroup/Regroup"), "Regroup");
+const Surfaces = later(() => import("./surfaces/Surfaces"), "Surfaces");
 
 /** Loads what a screen will need before it is opened, once there is time. */
 export function loadAhead() {
@@ -31,7 +34,10 @@ export const SCREENS: { path: string; screen: ReactNode }[] = [
   { path: "/shoots/:shoot/intake", screen: <Intake /> },
   { path: "/shoots/:shoot/frames", screen: <Regroup /> },
   { path: "/shoots/:shoot/delivery", screen: <Delivery /> },
+  { path: "/shoots/:shoot/pre-flight", screen: <PreFlight /> },
+  { path: "/shoots/:shoot/surfaces", screen: <Surfaces /> },
   { path: "/views/:view", screen: <Bench /> },
+  { path: "/views/:view/compare", screen: <Compare /> },
   { path: "/views/:view/carry", screen: <Carry /> },
   { path: "/bin", screen: <Bin /> },
   { path: "/account", screen: <Account /> },

@@ -7,7 +7,7 @@ import { Page, TopBar } from "../kit/Page";
 import { Said } from "../kit/Said";
 import { People } from "./People";
 import { ROLE, useMay } from "./roles";
-import { Sheet } from "./Sheet";
+import { Sheet } from "../kit/Sheet";
 import { StudioWords } from "./StudioWords";
 
 /** One's own account, and for owners the studio with its people. */

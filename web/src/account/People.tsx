@@ -7,22 +7,20 @@ import {
   TableBody,
   TableCell,
   TableRow,
-  TextField,
   Typography,
 } from "@mui/material";
 import { useState } from "react";
 import { data, server } from "../api/client";
 import type { Person, StudioRole } from "../api/types";
+import { day, moment } from "../kit/dates";
 import { Question } from "../kit/Question";
 import { Said } from "../kit/Said";
+import { ShownOnce } from "../kit/ShownOnce";
 import { ROLE } from "./roles";
-import { Sheet } from "./Sheet";
+import { Sheet } from "../kit/Sheet";
 import { useStudio, useStudioChange } from "./useStudio";
 
 const ROLES = Object.keys(ROLE) as StudioRole[];
-const day = (at: string) => new Date(at).toLocaleDateString("en-GB", { dateStyle: "long" });
-const moment = (at: string) =>
-  new Date(at).toLocaleString("en-GB", { dateStyle: "medium", timeStyle: "short" });
 
 /** Who works in the studio, who is invited, and the log. */
 export function People() {
@@ -128,7 +126,6 @@ function Invitations() {
   const withdraw = useStudioChange((id: string) =>
     data(server.DELETE("/api/studio/invitations/{id}", { params: { path: { id } } })),
   );
-  const link = invite.data && `${location.origin}${invite.data.link}`;
   return (
     <Sheet title="Invitations">
       <Said problem={invite.error ?? withdraw.error} />
@@ -137,19 +134,7 @@ function Invitations() {
         <Button onClick={() => invite.mutate(role)}>Make a link</Button>
         <Typography color="text.secondary">For one person, good for a week.</Typography>
       </Box>
-      {link && (
-        <Box sx={{ display: "flex", gap: 1.5, alignItems: "center" }}>
-          <TextField
-            size="small"
-            fullWidth
-            label="Send this link; it is shown only now"
-            value={link}
-            slotProps={{ htmlInput: { readOnly: true } }}
-            onFocus={(e) => e.target.select()}
-          />
-          <Button onClick={() => void navigator.clipboard.writeText(link)}>Copy</Button>
-        </Box>
-      )}
+      {invite.data && <ShownOnce link={invite.data.link} />}
       {studio.data?.invited.map((i) => (
         <Box key={i.id} sx={{ display: "flex", gap: 1.5, alignItems: "center" }}>
           <Typography sx={{ flexGrow: 1 }}>

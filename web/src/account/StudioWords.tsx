@@ -2,7 +2,7 @@ import { Box, Button, TextField } from "@mui/material";
 import { useState } from "react";
 import { data, server } from "../api/client";
 import { Said } from "../kit/Said";
-import { Sheet } from "./Sheet";
+import { Sheet } from "../kit/Sheet";
 import { useStudio, useStudioChange } from "./useStudio";
 
 /** The studio's name, and the copyright line of its files. */

@@ -11,6 +11,7 @@ import { BenchBar } from "./BenchBar";
 import { CameAlong } from "./CameAlong";
 import { KEYS, useKeys } from "./keys";
 import { Ladder } from "./ladder/Ladder";
+import { useOpenedAt } from "./openedAt";
 import { Readings } from "./readings/Readings";
 import { RecipePanel } from "./recipe/RecipePanel";
 import { Shelf } from "./regions/Shelf";
@@ -40,6 +41,7 @@ function Open() {
   const [help, setHelp] = useState(false);
   const list = useCallback(() => setHelp(true), []);
   useKeys(list);
+  useOpenedAt();
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
   return (
     <DndContext sensors={sensors} collisionDetection={pointerWithin}>

@@ -24,7 +24,7 @@ export function CameAlong() {
       sx={{ position: "absolute", left: 12, top: 12, zIndex: 2 }}
       action={<Button onClick={() => void seen()}>They fit</Button>}
     >
-      Came along from another view, look where they lie:{" "}
+      Carried over from another view. Check where they lie:{" "}
       {regions
         .filter((r) => names.includes(r.name))
         .map((r) => (

@@ -3,6 +3,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { data, server } from "../api/client";
 import type { Binned } from "../api/types";
+import { day } from "../kit/dates";
 import { Page, TopBar } from "../kit/Page";
 import { Question } from "../kit/Question";
 import { Said } from "../kit/Said";
@@ -43,7 +44,7 @@ export function Bin() {
             {b.name}
           </Typography>
           <Typography color="text.secondary" sx={{ flexGrow: 1 }} noWrap>
-            {what(b)}, to be deleted on {new Date(b.until).toLocaleDateString("en-GB", { dateStyle: "long" })}
+            {what(b)}, to be deleted on {day(b.until)}
           </Typography>
           <Button onClick={() => bringBack(b)}>Bring back</Button>
           <Button onClick={() => setAsked(b)}>Delete now</Button>

@@ -51,7 +51,7 @@ export function Carry() {
       data(server.POST("/api/views/{id}/carry", { params: { path: { id } }, body: { wanted: what, views } })),
     onSuccess: async () => {
       await queries.invalidateQueries({ queryKey: ["shoot", sheet.data?.shoot] });
-      await queries.invalidateQueries({ queryKey: ["carried", sheet.data?.shoot] });
+      await queries.invalidateQueries({ queryKey: ["steps", sheet.data?.shoot] });
       void navigate(`/shoots/${sheet.data?.shoot}`);
     },
   });

@@ -126,7 +126,7 @@ export function Target({
         ))}
         {outcome && outcome.look.length > 0 && (
           <Typography component="div" sx={{ fontSize: 12, color: look.slate }}>
-            To be looked at: {outcome.look.join(", ")}.
+            Check afterwards: {outcome.look.join(", ")}.
           </Typography>
         )}
       </Box>

@@ -31,12 +31,12 @@ export function Wanted({
   return (
     <Box
       component="section"
-      aria-label="What is carried over"
+      aria-label="Choose what to carry over"
       sx={{ border: 1, borderColor: "divider", bgcolor: look.card, px: 1.75, py: 1.25 }}
     >
       <Box sx={{ display: "flex", gap: 0.75, alignItems: "center" }}>
         <Typography variant="h2" sx={{ flexGrow: 1 }}>
-          What is carried over
+          Choose what to carry over
         </Typography>
         <Button
           onClick={() => onChange({ passes: passes.map((p) => p.id), ground: true, geometry: what.geometry })}

@@ -49,7 +49,7 @@ export function Contact({ view, chosen, onPress, onRename, onThrow, more }: Cont
               pointerEvents: "none",
             }}
           >
-            Look at {view.look.join(", ")}
+            Check {view.look.join(", ")}
           </Typography>
         )}
         {ready && (

@@ -13,10 +13,13 @@ import { gone, NotThere } from "../kit/NotThere";
 import { Page, TopBar } from "../kit/Page";
 import { Said } from "../kit/Said";
 import { useSelection } from "../kit/selection";
+import { useFlight } from "../preflight/useFlight";
 import { look } from "../theme";
-import { CarriedLast } from "./CarriedLast";
+import { LastStep } from "./LastStep";
 import { Contact } from "./Contact";
 import { shifted } from "./order";
+import { ShownBar } from "./ShownBar";
+import { shownViews, useShown } from "./shown";
 
 /** The views of a shoot side by side, in the order of their delivery. */
 export function Contacts() {
@@ -31,7 +34,11 @@ export function Contacts() {
   const running = jobs.filter(underWay);
   const views = shoot.data?.views ?? [];
   const ids = views.map((v) => v.id);
-  const selection = useSelection(ids);
+  const [shown, setShown] = useShown();
+  const flight = useFlight(id, shown.only === "remarks");
+  const remarked = flight.data?.views.filter((v) => v.remarks.some((r) => !r.word)).map((v) => v.view) ?? [];
+  const here = shownViews(views, shown, remarked);
+  const selection = useSelection(here.map((v) => v.id));
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
   const order = useMutation({
     mutationFn: (to: string[]) =>
@@ -72,6 +79,12 @@ export function Contacts() {
           </Button>
         </>
       )}
+      <Button component={Link} to={`/shoots/${id}/surfaces`} disabled={views.length < 2}>
+        Surfaces
+      </Button>
+      <Button component={Link} to={`/shoots/${id}/pre-flight`} disabled={views.length === 0}>
+        Pre-flight
+      </Button>
       <Button
         component={Link}
         to={`/shoots/${id}/delivery`}
@@ -90,19 +103,30 @@ export function Contacts() {
         <Chosen selection={selection} what="view">
           <Button onClick={() => shift(selection.chosen, -1)}>Move forward</Button>
           <Button onClick={() => shift(selection.chosen, 1)}>Move back</Button>
+          {selection.chosen.length === 2 && (
+            <Button
+              component={Link}
+              to={`/views/${selection.chosen[0]}/compare?${new URLSearchParams({ a: "now", b: `view ${selection.chosen[1]}` }).toString()}`}
+            >
+              Compare the two
+            </Button>
+          )}
           {may.remove && <Button onClick={() => throwAll(selection.chosen)}>Move to the bin</Button>}
         </Chosen>
       }
     >
       <Said problem={shoot.error ?? bin.problem ?? order.error ?? again.error} />
-      <CarriedLast shoot={id} />
+      <LastStep shoot={id} />
       {running.map((j) => (
         <JobStrip key={j.id} job={j} />
       ))}
+      {views.length > 1 && <ShownBar shown={shown} hidden={views.length - here.length} onShown={setShown} />}
       <DndContext
         sensors={sensors}
         collisionDetection={closestCenter}
         onDragEnd={({ active, over }) => {
+          // places are those of delivery
+          if (shown.sort !== "delivery") return;
           const [from, to] = [ids.indexOf(String(active.id)), ids.indexOf(String(over?.id))];
           if (from >= 0 && to >= 0 && from !== to) shift([String(active.id)], to - from);
         }}
@@ -110,12 +134,12 @@ export function Contacts() {
         <Box
           sx={{
             display: "grid",
-            gridTemplateColumns: "repeat(auto-fill, minmax(360px, 1fr))",
+            gridTemplateColumns: `repeat(auto-fill, minmax(${shown.size}px, 1fr))`,
             gap: 2.5,
             bgcolor: look.paper,
           }}
         >
-          {views.map((v, i) => (
+          {here.map((v) => (
             <Contact
               key={v.id}
               view={v}
@@ -124,11 +148,14 @@ export function Contacts() {
               onRename={(name) => bin.rename({ id: v.id, kind: "VIEW", name })}
               onThrow={may.remove ? () => throwAll([v.id]) : undefined}
               more={[
+                ...(v.state !== "NEW"
+                  ? [{ name: "Compare …", act: () => void navigate(`/views/${v.id}/compare`) }]
+                  : []),
                 ...(v.state !== "NEW" && views.length > 1
                   ? [{ name: "Carry over …", act: () => void navigate(`/views/${v.id}/carry`) }]
                   : []),
-                ...(i > 0 ? [{ name: "Move forward", act: () => shift([v.id], -1) }] : []),
-                ...(i < views.length - 1 ? [{ name: "Move back", act: () => shift([v.id], 1) }] : []),
+                ...(v.id !== ids[0] ? [{ name: "Move forward", act: () => shift([v.id], -1) }] : []),
+                ...(v.id !== ids.at(-1) ? [{ name: "Move back", act: () => shift([v.id], 1) }] : []),
                 ...(may.takeIn && running.length === 0
                   ? [
                       { name: "Line up again", act: () => again.mutate({ view: v.id, read: false }) },

@@ -86,3 +86,6 @@ function plain(v: number): string {
     .replace(/\.?0+$/, "");
   return (v < 0 && bare !== "0" ? "−" : "") + bare;
 }
+
+/** A number with its sign. */
+export const signed = (v: number) => (v > 0 ? "+" : "") + v.toFixed(1).replace("-", "−");

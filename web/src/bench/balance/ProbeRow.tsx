@@ -3,7 +3,8 @@ import { useRef } from "react";
 import type { Probe, ProbeReading } from "../../api/types";
 import { compareWith, nameSurface, unpin } from "../state/board";
 import { move, settle } from "../state/gesture";
-import { nudge, passOf, signed as f } from "./balance";
+import { signed as f } from "../../kit/numbers";
+import { nudge, passOf } from "./balance";
 
 type Nudge = ["light" | "warmer" | "tint", number];
 

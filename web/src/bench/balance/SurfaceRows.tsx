@@ -1,6 +1,6 @@
 import { Checkbox } from "@mui/material";
 import type { Probe, ProbeReading } from "../../api/types";
-import { signed } from "./balance";
+import { signed } from "../../kit/numbers";
 
 type Lab = { l: number; a: number; b: number };
 

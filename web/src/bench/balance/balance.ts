@@ -11,9 +11,6 @@ import { recipe } from "../state/history";
 import { fullSize, useView } from "../state/view";
 import { useViewport } from "../state/viewport";
 
-/** A number with its sign. */
-export const signed = (v: number) => (v > 0 ? "+" : "") + v.toFixed(1).replace("-", "−");
-
 type Numbers = Omit<Balance, "kind">;
 const NONE: Numbers = { light: 0, warmer: 0, tint: 0, saturation: 1 };
 

@@ -13,7 +13,7 @@ import java.util.Optional;
  * @param offset of the camera's clock from UTC, where it told it
  * @param flash whether the flash fired
  * @param orientation EXIF orientation, 1 to 8
- * @param camera make and model, or empty
+ * @param camera that took it
  * @param optics the lens and its focal length, as far as they are known
  */
 public record Capture(
@@ -22,5 +22,5 @@ public record Capture(
     Optional<ZoneOffset> offset,
     boolean flash,
     int orientation,
-    String camera,
+    MakeAndModel camera,
     Optics optics) {}

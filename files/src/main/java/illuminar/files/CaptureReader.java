@@ -31,7 +31,13 @@ final class CaptureReader {
 
   private static final Capture NOTHING =
       new Capture(
-          Optional.empty(), Optional.empty(), Optional.empty(), false, 1, "", Optics.UNKNOWN);
+          Optional.empty(),
+          Optional.empty(),
+          Optional.empty(),
+          false,
+          1,
+          MakeAndModel.UNKNOWN,
+          Optics.UNKNOWN);
 
   private CaptureReader() {}
 
@@ -65,7 +71,7 @@ final class CaptureReader {
         offset(sub),
         flash.isPresent() && ((int) flash.getAsDouble() & 1) == 1,
         orientation,
-        (make + " " + model).trim(),
+        new MakeAndModel(make, model),
         optics(sub, base));
   }
 

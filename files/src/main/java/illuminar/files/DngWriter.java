@@ -22,6 +22,8 @@ import org.apache.commons.imaging.formats.tiff.write.TiffOutputSet;
  * TIFF/EP (ISO 12234-2) for the colour filter array; EXIF 2.32.
  */
 public final class DngWriter {
+  private static final MakeAndModel SIMULATED = new MakeAndModel("Illuminar", "Simulated camera");
+
   private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("uuuu:MM:dd HH:mm:ss");
   private static final int MOST_ISO = 65535;
 
@@ -147,10 +149,10 @@ public final class DngWriter {
   }
 
   private void capture(Legend legend) {
-    String camera = legend.camera().isEmpty() ? "Simulated camera" : legend.camera();
-    text(root, 271, "Illuminar");
-    text(root, 272, camera);
-    text(root, 50708, "Illuminar " + camera);
+    MakeAndModel camera = legend.camera().name().isEmpty() ? SIMULATED : legend.camera();
+    text(root, 271, camera.make());
+    text(root, 272, camera.model());
+    text(root, 50708, camera.name());
     shorts(root, 274, legend.orientation());
     if (legend.exposure().isPresent()) {
       Exposure e = legend.exposure().get();

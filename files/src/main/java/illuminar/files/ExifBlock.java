@@ -4,15 +4,18 @@ import illuminar.core.exposure.Exposure;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.ByteOrder;
+import java.nio.charset.StandardCharsets;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import org.apache.commons.imaging.common.RationalNumber;
 import org.apache.commons.imaging.formats.tiff.constants.ExifTagConstants;
 import org.apache.commons.imaging.formats.tiff.constants.TiffDirectoryType;
 import org.apache.commons.imaging.formats.tiff.constants.TiffTagConstants;
+import org.apache.commons.imaging.formats.tiff.fieldtypes.AbstractFieldType;
 import org.apache.commons.imaging.formats.tiff.taginfos.TagInfoAscii;
 import org.apache.commons.imaging.formats.tiff.write.TiffImageWriterLossy;
 import org.apache.commons.imaging.formats.tiff.write.TiffOutputDirectory;
+import org.apache.commons.imaging.formats.tiff.write.TiffOutputField;
 import org.apache.commons.imaging.formats.tiff.write.TiffOutputSet;
 
 /** The EXIF block of a JPEG. Source: CIPA DC-008 (EXIF 2.32). */
@@ -23,18 +26,43 @@ final class ExifBlock {
   private static final TagInfoAscii OFFSET =
       new TagInfoAscii("OffsetTimeOriginal", 0x9011, -1, TiffDirectoryType.EXIF_DIRECTORY_EXIF_IFD);
 
+  /** Of type UNDEFINED, as the standard has it; the library would write bytes. */
+  private static final TiffOutputField VERSION =
+      new TiffOutputField(
+          ExifTagConstants.EXIF_TAG_EXIF_VERSION,
+          AbstractFieldType.UNDEFINED,
+          4,
+          "0232".getBytes(StandardCharsets.US_ASCII));
+
+  private static final short INCHES = 2;
+
   private ExifBlock() {}
 
-  static byte[] of(Legend legend) throws IOException {
+  private static void text(TiffOutputDirectory to, TagInfoAscii tag, String s) throws IOException {
+    if (!s.isEmpty()) {
+      to.add(tag, ascii(s));
+    }
+  }
+
+  /**
+   * The block.
+   *
+   * @param ppi pixels to an inch, 0 for nothing
+   */
+  static byte[] of(Legend legend, int ppi) throws IOException {
     TiffOutputSet set = new TiffOutputSet(ByteOrder.LITTLE_ENDIAN);
     TiffOutputDirectory root = set.getOrCreateRootDirectory();
     TiffOutputDirectory exif = set.getOrCreateExifDirectory();
     root.add(TiffTagConstants.TIFF_TAG_ORIENTATION, (short) legend.orientation());
-    if (!legend.camera().isEmpty()) {
-      root.add(TiffTagConstants.TIFF_TAG_MODEL, ascii(legend.camera()));
-    }
-    if (!legend.copyright().isEmpty()) {
-      root.add(TiffTagConstants.TIFF_TAG_COPYRIGHT, ascii(legend.copyright()));
+    text(root, TiffTagConstants.TIFF_TAG_MAKE, legend.camera().make());
+    text(root, TiffTagConstants.TIFF_TAG_MODEL, legend.camera().model());
+    text(root, TiffTagConstants.TIFF_TAG_ARTIST, legend.credits().creator());
+    text(root, TiffTagConstants.TIFF_TAG_COPYRIGHT, legend.credits().copyright());
+    text(root, TiffTagConstants.TIFF_TAG_IMAGE_DESCRIPTION, legend.credits().caption());
+    if (ppi > 0) {
+      root.add(TiffTagConstants.TIFF_TAG_XRESOLUTION, new RationalNumber(ppi, 1));
+      root.add(TiffTagConstants.TIFF_TAG_YRESOLUTION, new RationalNumber(ppi, 1));
+      root.add(TiffTagConstants.TIFF_TAG_RESOLUTION_UNIT, INCHES);
     }
     if (legend.captures() > 0) {
       root.add(TiffTagConstants.TIFF_TAG_SOFTWARE, "Illuminar");
@@ -54,16 +82,12 @@ final class ExifBlock {
     if (legend.offset().isPresent()) {
       exif.add(OFFSET, hours(legend.offset().get()));
     }
-    if (!legend.optics().lens().isEmpty()) {
-      exif.add(ExifTagConstants.EXIF_TAG_LENS_MODEL, ascii(legend.optics().lens()));
-    }
+    text(exif, ExifTagConstants.EXIF_TAG_LENS_MODEL, legend.optics().lens());
     if (legend.optics().focal().isPresent()) {
       double focal = legend.optics().focal().getAsDouble();
       exif.add(ExifTagConstants.EXIF_TAG_FOCAL_LENGTH, rational(focal));
     }
-    exif.add(
-        ExifTagConstants.EXIF_TAG_EXIF_VERSION,
-        "0232".getBytes(java.nio.charset.StandardCharsets.US_ASCII));
+    exif.add(VERSION);
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     new TiffImageWriterLossy(ByteOrder.LITTLE_ENDIAN).write(out, set);
     return out.toByteArray();

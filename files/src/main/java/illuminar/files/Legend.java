@@ -12,10 +12,10 @@ import java.util.Optional;
  * @param taken when the anchor frame was taken
  * @param offset of that time from UTC, where it is known
  * @param optics the lens of the anchor frame
- * @param camera make and model of the camera, or empty
+ * @param camera that took it
  * @param flash whether the flash fired in this frame
  * @param orientation EXIF orientation to write, 1 for upright
- * @param copyright line, or empty
+ * @param credits what people say of it
  * @param captures how many captures the picture was made from; several make it a composite
  */
 public record Legend(
@@ -23,19 +23,19 @@ public record Legend(
     Optional<LocalDateTime> taken,
     Optional<ZoneOffset> offset,
     Optics optics,
-    String camera,
+    MakeAndModel camera,
     boolean flash,
     int orientation,
-    String copyright,
+    Credits credits,
     int captures) {
   public static final Legend NONE =
-      new Legend(Optional.empty(), Optional.empty(), "", false, 1, "", 0);
+      new Legend(Optional.empty(), Optional.empty(), MakeAndModel.UNKNOWN, false, 1, "", 0);
 
-  /** Without what only the camera's lens and clock tell. */
+  /** Without what only the camera's lens and clock tell, and with no more than a copyright. */
   public Legend(
       Optional<Exposure> exposure,
       Optional<LocalDateTime> taken,
-      String camera,
+      MakeAndModel camera,
       boolean flash,
       int orientation,
       String copyright,
@@ -48,7 +48,7 @@ public record Legend(
         camera,
         flash,
         orientation,
-        copyright,
+        Credits.of(copyright),
         captures);
   }
 
@@ -59,38 +59,5 @@ public record Legend(
   public String sourceType() {
     return "http://cv.iptc.org/newscodes/digitalsourcetype/"
         + (captures > 1 ? "compositeCapture" : "digitalCapture");
-  }
-
-  /**
-   * The XMP packet, or empty where there is nothing to say. Source: ISO 16684-1, IPTC Photo
-   * Metadata.
-   */
-  String xmp() {
-    if (captures == 0) {
-      return "";
-    }
-    String rights =
-        copyright.isEmpty()
-            ? ""
-            : "<dc:rights><rdf:Alt><rdf:li xml:lang=\"x-default\">"
-                + escape(copyright)
-                + "</rdf:li></rdf:Alt></dc:rights>";
-    return "<?xpacket begin=\"\uFEFF\" id=\"W5M0MpCehiHzreSzNTczkc9d\"?>"
-        + "<x:xmpmeta xmlns:x=\"adobe:ns:meta/\"><rdf:RDF"
-        + " xmlns:rdf=\"http://www.w3.org/1999/02/22-rdf-syntax-ns#\"><rdf:Description rdf:about=\"\""
-        + " xmlns:dc=\"http://purl.org/dc/elements/1.1/\""
-        + " xmlns:Iptc4xmpExt=\"http://iptc.org/std/Iptc4xmpExt/2008-02-29/\">"
-        + "<Iptc4xmpExt:DigitalSourceType>"
-        + sourceType()
-        + "</Iptc4xmpExt:DigitalSourceType>"
-        + rights
-        + "</rdf:Description></rdf:RDF></x:xmpmeta><?xpacket end=\"w\"?>";
-  }
-
-  private static String escape(String s) {
-    return s.replace("&", "&amp;")
-        .replace("<", "&lt;")
-        .replace(">", "&gt;")
-        .replace("\"", "&quot;");
   }
 }

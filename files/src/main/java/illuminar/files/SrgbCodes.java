@@ -2,6 +2,7 @@ package illuminar.files;
 
 import illuminar.core.colour.Primaries;
 import illuminar.core.colour.Srgb;
+import illuminar.core.colour.Transfer;
 import illuminar.core.frame.Codes;
 import illuminar.core.picture.Bands;
 import java.awt.color.CMMException;
@@ -84,8 +85,9 @@ final class SrgbCodes {
   }
 
   private static final class Wide {
-    static final ICC_Profile DISPLAY = RgbProfile.of(Primaries.ROMM, false, "wide");
-    static final ICC_Profile LINEAR = RgbProfile.of(Primaries.ROMM, true, "wide linear");
+    static final ICC_Profile DISPLAY = MatrixProfile.of(Primaries.ROMM, Transfer.SRGB, "wide");
+    static final ICC_Profile LINEAR =
+        MatrixProfile.of(Primaries.ROMM, Transfer.LINEAR, "wide linear");
     static final OtherPrimaries PRIMARIES = new OtherPrimaries(Primaries.ROMM);
   }
 

@@ -70,7 +70,8 @@ final class Wire {
     out.writeUTF(capture.offset().map(ZoneOffset::getId).orElse(""));
     out.writeBoolean(capture.flash());
     out.writeInt(capture.orientation());
-    out.writeUTF(shortened(capture.camera()));
+    out.writeUTF(shortened(capture.camera().make()));
+    out.writeUTF(shortened(capture.camera().model()));
     out.writeUTF(shortened(capture.optics().lens()));
     out.writeDouble(capture.optics().focal().orElse(0));
     out.writeDouble(capture.optics().wide().orElse(0));
@@ -90,7 +91,7 @@ final class Wire {
         offset.isEmpty() ? Optional.empty() : Optional.of(ZoneOffset.of(offset)),
         in.readBoolean(),
         in.readInt(),
-        in.readUTF(),
+        new MakeAndModel(in.readUTF(), in.readUTF()),
         Optics.of(in.readUTF(), in.readDouble(), in.readDouble()));
   }
 

@@ -38,10 +38,10 @@ class PictureFilesTest {
           Optional.of(LocalDateTime.of(2026, 6, 11, 12, 4, 10, 350_000_000)),
           Optional.of(ZoneOffset.ofHoursMinutes(5, 30)),
           Optics.of("Fennick 17-35", 17.5, 0),
-          "Fennick F1",
+          new MakeAndModel("Fennick", "F1"),
           true,
           1,
-          "© 2026 Heathlight Studio",
+          Credits.of("© 2026 Heathlight Studio"),
           3);
 
   private static byte[] rgb(int w, int h) {
@@ -95,7 +95,7 @@ class PictureFilesTest {
     assertThat(c.exposure().orElseThrow().stops()).isCloseTo(-12, within(0.001));
     assertThat(c.taken()).contains(LocalDateTime.of(2026, 6, 11, 12, 4, 10, 350_000_000));
     assertThat(c.flash()).isTrue();
-    assertThat(c.camera()).isEqualTo("Fennick F1");
+    assertThat(c.camera()).isEqualTo(new MakeAndModel("Fennick", "F1"));
     assertThat(c.offset()).contains(ZoneOffset.ofHoursMinutes(5, 30));
     assertThat(c.optics()).isEqualTo(Optics.of("Fennick 17-35", 17.5, 0));
   }
@@ -144,7 +144,9 @@ class PictureFilesTest {
       }
     }
     Path file = dir.resolve("o.jpg");
-    Legend turned = new Legend(Optional.empty(), Optional.empty(), "", false, orientation, "", 0);
+    Legend turned =
+        new Legend(
+            Optional.empty(), Optional.empty(), MakeAndModel.UNKNOWN, false, orientation, "", 0);
     try (OutputStream out = Files.newOutputStream(file)) {
       PictureWriter.jpeg(PictureWriter.image8(96, 64, pixels), 0.95, turned, out);
     }

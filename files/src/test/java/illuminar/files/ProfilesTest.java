@@ -8,6 +8,7 @@ import illuminar.core.colour.Matrix3;
 import illuminar.core.colour.Primaries;
 import illuminar.core.colour.Space;
 import illuminar.core.colour.Srgb;
+import illuminar.core.colour.Transfer;
 import illuminar.core.frame.Codes;
 import java.awt.color.ICC_ProfileRGB;
 import java.awt.image.BufferedImage;
@@ -204,7 +205,7 @@ class ProfilesTest {
   @Test
   void aNarrowProfileNeedsNoWideCodes() throws Exception {
     Path file = dir.resolve("linear.tif");
-    byte[] profile = RgbProfile.of(Primaries.SRGB, true, "narrow").getData();
+    byte[] profile = MatrixProfile.of(Primaries.SRGB, Transfer.LINEAR, "narrow").getData();
     PictureWriter.tiff(even(30000, 20000, 1000), Legend.NONE, profile, file);
     assertThat(PictureReader.pixels(file, "linear.tif").wide()).isFalse();
   }
@@ -212,7 +213,8 @@ class ProfilesTest {
   /** Our own profiles say what ICC.1 has of them, read by Java's colour management. */
   @Test
   void ownProfilesSayTheirPrimaries() {
-    ICC_ProfileRGB profile = (ICC_ProfileRGB) RgbProfile.of(Primaries.ROMM, true, "wide");
+    ICC_ProfileRGB profile =
+        (ICC_ProfileRGB) MatrixProfile.of(Primaries.ROMM, Transfer.LINEAR, "wide");
     // ISO 22028-2, table 2: ROMM RGB's linear light to XYZ of D50
     double[][] romm = {
       {0.7977, 0.1352, 0.0313}, {0.2880, 0.7119, 0.0001}, {0.0000, 0.0000, 0.8249}
@@ -221,7 +223,8 @@ class ProfilesTest {
       assertThat((double) profile.getMatrix()[i / 3][i % 3])
           .isCloseTo(romm[i / 3][i % 3], within(0.001));
     }
-    ICC_ProfileRGB display = (ICC_ProfileRGB) RgbProfile.of(Primaries.ROMM, false, "wide");
+    ICC_ProfileRGB display =
+        (ICC_ProfileRGB) MatrixProfile.of(Primaries.ROMM, Transfer.SRGB, "wide");
     short[] curve = display.getTRC(ICC_ProfileRGB.GREENCOMPONENT);
     double middle = (curve[curve.length / 2] & 65535) / 65535.0;
     assertThat(middle).isCloseTo(Srgb.decode(0.5), within(0.0003));

@@ -72,7 +72,7 @@ class RawFilesTest {
     return new Legend(
         Optional.of(new Exposure(1 / 60.0, 8, 3200)),
         Optional.of(LocalDateTime.of(2026, 6, 11, 12, 4, 10, 350_000_000)),
-        "Sensor F1",
+        new MakeAndModel("Sensor", "F1"),
         true,
         orientation,
         "",

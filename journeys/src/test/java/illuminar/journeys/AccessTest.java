@@ -112,10 +112,23 @@ class AccessTest {
         .click();
     page.getByLabel("Open Instrument room").waitFor();
     look("contact table");
+    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Pre-flight")).click();
+    bench.button("Look over 1 view").click();
+    page.getByText("Look over again").waitFor();
+    look("pre-flight");
+    page.goBack();
+    page.navigate(page.url() + "/surfaces");
+    page.getByText("No surface has the same name").waitFor();
+    look("surfaces");
+    page.goBack();
+    String table = page.url();
+    page.navigate(carry.replace("/carry", "/compare"));
+    page.getByAltText("As it is now").waitFor();
+    look("compare");
     page.navigate(carry);
     page.getByText("There is no other view").waitFor();
     look("carry over");
-    page.goBack();
+    page.navigate(table);
     page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Frames").setExact(true))
         .click();
     page.getByLabel(Pattern.compile("^Choose FWH_")).first().waitFor();

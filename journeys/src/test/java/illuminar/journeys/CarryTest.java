@@ -5,34 +5,22 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import illuminar.server.TestServer;
 import illuminar.server.TwoViews;
-import illuminar.server.Visitor;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
 /** What was decided for one view carried over to another, looked at there, and taken back. */
 class CarryTest {
-  private static Entered entered;
-  private static Desk desk;
-  private static Page page;
-  private static TwoViews views;
-
-  @BeforeAll
-  static void open() {
-    TestServer server = new TestServer("carry_journey_test");
-    views = TwoViews.takenIn(new Visitor(server.url()).signedIn());
-    entered = new Entered(server);
-    page = entered.page;
-    page.getByText("New shoot").waitFor();
-    desk = new Desk(page);
-  }
+  private static final OnTwoViews ON = new OnTwoViews("carry_journey_test");
+  private static final Entered entered = ON.entered;
+  private static final Desk desk = new Desk(ON.page);
+  private static final Page page = ON.page;
+  private static final TwoViews views = ON.views;
 
   @AfterAll
   static void end() {
-    entered.close();
+    ON.close();
   }
 
   private static Locator tick(String name) {
@@ -60,7 +48,7 @@ class CarryTest {
     assertThat(entered.button("Carry over to 1 view")).isDisabled();
     tick("Region \\d").check();
     Locator other = page.getByRole(AriaRole.ARTICLE).filter(said(TwoViews.SECOND));
-    assertThat(other).containsText("To be looked at: Region");
+    assertThat(other).containsText("Check afterwards: Region");
     assertThat(other.getByAltText(TwoViews.SECOND + " as it will be")).isVisible();
     // by the keyboard: hold the picture to see it as it is
     other.getByRole(AriaRole.BUTTON).focus();
@@ -72,10 +60,10 @@ class CarryTest {
 
     Locator done =
         page.getByRole(AriaRole.ALERT).filter(said("Carried over from " + TwoViews.FIRST));
-    assertThat(done).containsText("to 1 view");
-    assertThat(page.getByText(Pattern.compile("^Look at Region"))).isVisible();
+    assertThat(done).containsText(": 1 view");
+    assertThat(page.getByText(Pattern.compile("^Check Region"))).isVisible();
     page.getByLabel("Open " + TwoViews.SECOND).click();
-    Locator came = page.getByRole(AriaRole.ALERT).filter(said("Came along from another view"));
+    Locator came = page.getByRole(AriaRole.ALERT).filter(said("Carried over from another view"));
     came.getByRole(AriaRole.BUTTON).first().click();
     assertThat(page.getByRole(AriaRole.REGION, named("^Region Region"))).isVisible();
     entered.button("They fit").click();

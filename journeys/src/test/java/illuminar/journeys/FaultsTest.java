@@ -80,7 +80,7 @@ class FaultsTest {
     // the studio's own line, not the demo's
     assertThat(page.getByLabel("Copyright")).hasValue("© 2026 Heathlight Studio");
     bench.button("Deliver 2 files").dblclick();
-    page.getByText("Instrument-room.tif").first().waitFor();
+    page.getByText("Instrument-room.jpg").first().waitFor();
     assertThat(orders).hasValue(1);
   }
 
@@ -239,7 +239,7 @@ class FaultsTest {
     other
         .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Deliver 2 files"))
         .click();
-    other.getByText("Instrument-room.tif").first().waitFor();
+    other.getByText("Instrument-room.jpg").first().waitFor();
     other.waitForFunction("() => document.querySelector('[data-state=DONE]')");
     other.close();
     bench.waitForPicture(() -> bench.set("Exposure", "0.2"));

@@ -57,18 +57,29 @@ public final class Pictures {
     frames();
     bench();
     table();
-    dormer();
+    compare();
     mend();
     board();
     shots.link("Fennick Weather House").click();
     page.waitForURL(Pattern.compile("/shoots/[0-9a-f-]+$"));
+    shots.link("Surfaces").click();
+    shots.button("Find white walls").click();
+    page.getByText("Shared surfaces lie within").waitFor();
+    shots.button("Level the set").click();
+    page.getByText("Levelled with the set").waitFor();
+    page.waitForFunction("() => !document.querySelector('[data-state=RUNNING]')");
+    shots.keep("surfaces");
+    shots.link("Fennick Weather House").click();
+    shots.link("Pre-flight").click();
+    shots.button("Look over \\d views").click();
+    page.getByText("Look over again").waitFor(new Locator.WaitForOptions().setTimeout(240_000));
+    shots.keep("pre-flight");
     shots.link("Deliver").click();
     for (int i = 1; i < 7; i++) {
       page.locator("section").first().getByRole(AriaRole.CHECKBOX).nth(i).uncheck();
     }
     shots.button("Deliver 2 files").click();
-    page.getByText("Instrument-room.tif").waitFor();
-    page.getByLabel("Copyright").scrollIntoViewIfNeeded();
+    page.getByText("Instrument-room.jpg").waitFor();
     shots.keep("delivery");
     new StudioPictures(page, shots).take();
   }
@@ -137,33 +148,17 @@ public final class Pictures {
     shots.keep("bench-windows");
   }
 
-  /** The Dormer room: a curve over the tones, and the haze of its view. */
-  private void dormer() {
+  /** The Long table room: its ground against how it is now. */
+  private void compare() {
     shots.link("Fennick Weather House").click();
-    shots.picture(() -> page.getByLabel("Open Dormer room").click());
-    page.keyboard().press("5");
-    shots.picture(() -> shots.add("Curve"));
-    page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Curve point 2")).focus();
-    for (int k = 0; k < 6; k++) {
-      page.keyboard().press("ArrowDown");
-    }
-    shots.rest();
-    page.mouse().move(5, 5);
-    shots.keep("bench-tone");
-    shots.button("Region Window panes").click();
-    page.keyboard().press("7");
-    shots.picture(() -> shots.add("Clear haze"));
-    page.getByLabel("Amount, number").last().fill("80");
-    shots.picture(() -> page.keyboard().press("Enter"));
-    page.evaluate("() => document.activeElement.blur()");
-    page.keyboard().press("Escape");
-    page.keyboard().press("Escape");
-    shots.button("Haze map").click();
-    page.getByAltText("Haze map").waitFor();
-    page.mouse().move(5, 5);
-    shots.rest();
-    shots.keep("air");
-    shots.button("Haze map").click();
+    shots.picture(() -> page.getByLabel("Open Long table room").click());
+    page.navigate(page.url() + "/compare");
+    page.getByAltText("As it is now").waitFor();
+    page.waitForFunction(
+        "() => [...document.images].every((i) => i.complete && i.naturalWidth > 0)");
+    page.mouse().move(560, 400);
+    page.getByText("As it is now: L*").waitFor();
+    shots.keep("compare");
   }
 
   /** The Long table room: a region of several kinds of part, then the lights taken apart. */

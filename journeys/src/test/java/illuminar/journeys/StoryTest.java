@@ -240,12 +240,13 @@ class StoryTest {
     page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Deliver")).click();
     desk.button("Deliver 2 files").click();
     assertThat(page.getByText("Instrument-room.jpg")).isVisible();
-    assertThat(page.getByText("Instrument-room.tif")).isVisible();
+    assertThat(page.getByText("Instrument-room-2048px.jpg")).isVisible();
     Download download =
         page.waitForDownload(
             () ->
-                page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Download"))
-                    .first()
+                page.getByRole(
+                        AriaRole.LINK,
+                        new Page.GetByRoleOptions().setName("Download Instrument-room.jpg"))
                     .click());
     Path file = Files.createTempFile("story", ".jpg");
     download.saveAs(file);

@@ -3,6 +3,7 @@ package illuminar.scenes;
 import illuminar.core.frame.Codes;
 import illuminar.files.DngWriter;
 import illuminar.files.Legend;
+import illuminar.files.MakeAndModel;
 import illuminar.files.Mosaic;
 import illuminar.files.PictureWriter;
 import illuminar.scenes.camera.Camera;
@@ -183,7 +184,7 @@ public final class Scenes {
     return new Legend(
         Optional.of(shot.exposure()),
         Optional.of(shot.taken()),
-        "Fennick F1",
+        new MakeAndModel("Fennick", "F1"),
         shot.flash(),
         1,
         "",

@@ -114,7 +114,7 @@ class BinTest {
             + "', 0, 'v', 'NEW', 3, 2)");
     server.sql(
         "insert into frame (id, view_id, position, name, sha256, width, height, role, stops,"
-            + " stops_known, flash, camera) select gen_random_uuid(), id, 0, 'f', '"
+            + " stops_known, flash, model) select gen_random_uuid(), id, 0, 'f', '"
             + "ab".repeat(32)
             + "', 3, 2, 'AMBIENT', 0, true, false, '' from view where shoot_id = '"
             + old

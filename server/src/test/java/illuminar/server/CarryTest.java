@@ -85,7 +85,7 @@ class CarryTest {
   }
 
   private static JsonNode carried() {
-    return visitor.json("/api/shoots/" + shoot + "/carried");
+    return visitor.json("/api/shoots/" + shoot + "/steps");
   }
 
   private static JsonNode look() {
@@ -93,7 +93,9 @@ class CarryTest {
   }
 
   private static String undone() {
-    return visitor.post("/api/carried/" + carried().at("/0/id").asString() + "/undo", "").body();
+    return visitor
+        .post("/api/shoots/" + shoot + "/steps/" + carried().at("/0/id").asString() + "/undo", "")
+        .body();
   }
 
   @Test
@@ -136,7 +138,7 @@ class CarryTest {
     String id = carried().at("/0/id").asString();
     edit(to, "after", 0.2);
     assertThat(carried()).as("nothing can be taken back").isEmpty();
-    assertThat(visitor.post("/api/carried/" + id + "/undo", "").body())
+    assertThat(visitor.post("/api/shoots/" + shoot + "/steps/" + id + "/undo", "").body())
         .isEqualTo("{\"stayed\":[\"Other room\"]}");
     assertThat(state(to).path("recipe").path("passes").toString()).contains("\"more\"");
     assertThat(visitor.send("PUT", "/api/views/" + to + "/looked", "").statusCode()).isEqualTo(204);
@@ -173,7 +175,10 @@ class CarryTest {
     assertThat(carry("", wanted("own"), "00000000-0000-0000-0000-000000000001").statusCode())
         .isEqualTo(404);
     assertThat(
-            visitor.post("/api/carried/00000000-0000-0000-0000-000000000001/undo", "").statusCode())
+            visitor
+                .post(
+                    "/api/shoots/" + shoot + "/steps/00000000-0000-0000-0000-000000000001/undo", "")
+                .statusCode())
         .isEqualTo(404);
   }
 }

@@ -1,24 +1,29 @@
 package illuminar.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import com.drew.imaging.ImageMetadataReader;
+import com.drew.metadata.Metadata;
+import com.drew.metadata.exif.ExifIFD0Directory;
 import com.drew.metadata.xmp.XmpDirectory;
+import illuminar.core.colour.Srgb;
+import illuminar.core.frame.Codes;
 import illuminar.core.ground.Ground;
 import illuminar.core.recipe.Recipe;
+import illuminar.files.BadPicture;
 import illuminar.files.PictureReader;
 import illuminar.server.job.Job;
 import illuminar.server.job.JobRows;
 import illuminar.server.job.Work;
 import illuminar.server.recipe.RecipeService;
-import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -31,22 +36,7 @@ class DeliveryTest {
   private final Visitor visitor = OPENED.visitor();
   private final String shoot = OPENED.shoot();
   private final String view = OPENED.id();
-
-  private static String order(String view, String formats, int edge) {
-    return "{\"views\":["
-        + view
-        + "],\"formats\":["
-        + formats
-        + "],\"longEdge\":"
-        + edge
-        + ",\"quality\":92,\"copyright\":\"© Heathlight\"}";
-  }
-
-  private JsonNode delivered(String shoot, String order) {
-    HttpResponse<String> answer = visitor.post("/api/shoots/" + shoot + "/delivery", order);
-    assertThat(answer.statusCode()).as(answer.body()).isEqualTo(202);
-    return visitor.done(shoot, Visitor.JSON.readTree(answer.body()).path("id").asString());
-  }
+  private final Deliveries deliveries = new Deliveries(visitor, shoot);
 
   private List<String> names(String job) {
     List<String> names = new ArrayList<>();
@@ -60,66 +50,113 @@ class DeliveryTest {
 
   @Test
   void finishedFilesCarryTheirLegend() throws Exception {
-    String order =
-        "{\"views\":[\""
-            + view
-            + "\"],\"formats\":[\"JPEG\",\"TIFF_16\",\"PNG_16\"],\"longEdge\":0,\"quality\":92,\"sharpness\":\"SCREEN\",\"copyright\":\"© Heathlight\"}";
-    JsonNode job =
-        Visitor.JSON.readTree(visitor.post("/api/shoots/" + shoot + "/delivery", order).body());
-    assertThat(visitor.done(shoot, job.path("id").asString()).path("state").asString())
-        .isEqualTo("DONE");
-    JsonNode files = visitor.json("/api/shoots/" + shoot + "/delivered");
-    List<JsonNode> mine = new ArrayList<>();
-    files.forEach(f -> mine.add(f));
-    mine.removeIf(f -> !f.path("job").equals(job.path("id")));
-    assertThat(mine).hasSize(3);
-    for (JsonNode f : mine) {
-      Path file = Files.createTempFile("delivered", f.path("name").asString());
-      Files.write(file, visitor.bytes("/api/delivered/" + f.path("id").asString()));
-      assertThat(PictureReader.pixels(file, "f").width()).isEqualTo(600);
-      if (f.path("format").asString().equals("JPEG")) {
-        var meta =
-            ImageMetadataReader.readMetadata(new ByteArrayInputStream(Files.readAllBytes(file)));
-        assertThat(meta.getFirstDirectoryOfType(XmpDirectory.class).getXmpProperties().toString())
-            .contains("compositeCapture");
-      }
+    String order = Visitor.order(List.of(view), 0, "JPEG", "TIFF_16", "TIFF_8", "PNG_16", "PNG_8");
+    JsonNode job = deliveries.made(order);
+    assertThat(job.path("state").asString()).isEqualTo("DONE");
+    Map<String, JsonNode> files = deliveries.files(job);
+    assertThat(files).hasSize(5);
+    for (JsonNode f : files.values()) {
+      assertThat(PictureReader.pixels(deliveries.fetched(f), "f").width()).isEqualTo(600);
     }
+    Metadata meta =
+        ImageMetadataReader.readMetadata(deliveries.fetched(files.get("JPEG")).toFile());
+    assertThat(meta.getFirstDirectoryOfType(XmpDirectory.class).getXmpProperties().toString())
+        .contains("compositeCapture", "© Heathlight");
+    ExifIFD0Directory root = meta.getFirstDirectoryOfType(ExifIFD0Directory.class);
+    assertThat(root.getString(ExifIFD0Directory.TAG_MODEL)).isEqualTo("Fennick F1");
     assertThat(visitor.json("/api/shoots/" + shoot).at("/views/0/state").asString())
         .isEqualTo("DELIVERED");
   }
 
+  /** One colour means the same in every space, and 16 bits say what 8 bits say. */
+  @Test
+  void spacesAndDepthsShowOnePicture() throws Exception {
+    List<Map<String, Object>> all = new ArrayList<>();
+    for (String space : List.of("SRGB", "DISPLAY_P3", "OPRGB")) {
+      String pattern = space + " {view}";
+      all.add(Visitor.specification("TIFF_16", 320, pattern, "name", space, "space", space));
+    }
+    all.add(Visitor.specification("PNG_8", 320, "{view}"));
+    Map<String, JsonNode> files =
+        deliveries.files(deliveries.made(Visitor.order(List.of(view), all)));
+    double[] wanted = light(deliveries.fetched(files.get("SRGB")));
+    for (JsonNode f : files.values()) {
+      double[] seen = light(deliveries.fetched(f));
+      for (int i = 0; i < wanted.length; i++) {
+        assertThat(seen[i]).as(f.path("name").asString()).isCloseTo(wanted[i], within(0.006));
+      }
+    }
+  }
+
+  /** Display-linear sRGB of some pixels. */
+  private static double[] light(Path file) throws BadPicture {
+    Codes codes = PictureReader.pixels(file, "f");
+    double[] out = new double[300];
+    for (int i = 0; i < out.length; i++) {
+      int at = (i / 3 * 677 % (codes.width() * codes.height())) * 3 + i % 3;
+      out[i] = Math.min(1, Math.max(0, Srgb.decodeWide((float) codes.at(at))));
+    }
+    return out;
+  }
+
+  /** The best quality that fits; one that cannot be kept to is named, and the rest goes on. */
+  @Test
+  void aLimitOfBytesIsKept() throws Exception {
+    Map<String, Object> fits = Visitor.specification("JPEG", 0, "{view}", "mostBytes", 40_000);
+    Map<String, Object> never = Visitor.specification("PNG_16", 0, "{view}", "mostBytes", 20_000);
+    JsonNode job = deliveries.made(Visitor.order(List.of(view), List.of(fits, never)));
+    assertThat(job.path("problems").toString())
+        .contains("could not be written", "PNG_16 allows 20,000");
+    Map<String, JsonNode> files = deliveries.files(job);
+    assertThat(files.keySet()).containsExactly("JPEG");
+    assertThat(files.get("JPEG").path("bytes").asLong()).isBetween(39_200L, 40_000L);
+  }
+
   @Test
   void senselessOrdersAreRefused() {
-    String none =
-        "{\"views\":[],\"formats\":[\"JPEG\"],\"longEdge\":0,\"quality\":92,\"copyright\":\"\"}";
-    assertThat(visitor.post("/api/shoots/" + shoot + "/delivery", none).statusCode())
-        .isEqualTo(422);
-    String size =
-        "{\"views\":[\""
-            + view
-            + "\"],\"formats\":[\"JPEG\"],\"longEdge\":7,\"quality\":92,\"copyright\":\"\"}";
-    assertThat(visitor.post("/api/shoots/" + shoot + "/delivery", size).body())
-        .contains("Long edge");
-    String sharp =
-        "{\"views\":[\""
-            + view
-            + "\"],\"formats\":[\"JPEG\"],\"longEdge\":0,\"quality\":92,\"sharpness\":\"LOUD\"}";
-    assertThat(visitor.post("/api/shoots/" + shoot + "/delivery", sharp).statusCode())
+    String path = "/api/shoots/" + shoot + "/delivery";
+    assertThat(visitor.post(path, Visitor.order(List.of(), 0, "JPEG")).statusCode()).isEqualTo(422);
+    assertThat(visitor.post(path, Visitor.order(List.of(view), 7, "JPEG")).body())
+        .contains("long edge");
+    Map<String, Object> sharp = Visitor.specification("JPEG", 0, "{view}", "sharpness", "LOUD");
+    assertThat(visitor.post(path, Visitor.order(List.of(view), List.of(sharp))).statusCode())
         .isBetween(400, 422);
+    String twins = Visitor.order(List.of(view), 0, "JPEG", "JPEG");
+    assertThat(visitor.post(path, twins).body()).contains("give the same file names");
   }
 
   @Test
   void everyFormatSaysWhatItIs() {
     JsonNode formats = visitor.json("/api/formats");
-    assertThat(formats).hasSize(3);
+    assertThat(formats).hasSizeGreaterThanOrEqualTo(5);
     for (JsonNode f : formats) {
       assertThat(f.path("name").asString()).isNotBlank();
       assertThat(f.path("ending").asString()).matches("[a-z]{3}");
       assertThat(f.path("lossy").asBoolean()).isEqualTo(f.path("id").asString().equals("JPEG"));
     }
-    String order = order("\"" + view + "\"", "\"CLAY\"", 0);
+    String order = Visitor.order(List.of(view), 0, "CLAY");
     assertThat(visitor.post("/api/shoots/" + shoot + "/delivery", order).body())
         .contains("cannot be delivered as CLAY");
+  }
+
+  /** A studio begins with some; it adds, changes and removes its own, each under one name. */
+  @Test
+  void specificationsAreKeptByTheStudio() {
+    JsonNode first = visitor.json("/api/specifications");
+    assertThat(first).hasSizeGreaterThan(3);
+    String mine =
+        Visitor.JSON.writeValueAsString(
+            Visitor.specification("TIFF_16", 5000, "{view}", "name", "Wall print"));
+    JsonNode added = Visitor.JSON.readTree(visitor.post("/api/specifications", mine).body());
+    String path = "/api/specifications/" + added.path("id").asString();
+    assertThat(visitor.post("/api/specifications", mine).body())
+        .contains("another specification with the name Wall print");
+    String changed = mine.replace("{view}", "{n} {view}");
+    assertThat(visitor.send("PUT", path, changed).statusCode()).isEqualTo(200);
+    JsonNode last = visitor.json("/api/specifications").get(first.size());
+    assertThat(last.at("/specification/pattern").asString()).isEqualTo("{n} {view}");
+    assertThat(visitor.send("DELETE", path, "").statusCode()).isEqualTo(204);
+    assertThat(visitor.json("/api/specifications")).hasSize(first.size());
   }
 
   /** Two views of one name are two files, and every size has a name of its own. */
@@ -137,7 +174,7 @@ class DeliveryTest {
         "insert into frame select gen_random_uuid(), '"
             + twin
             + "', position, name, sha256, width, height, role, stops, stops_known, seconds, aperture,"
-            + " iso, taken, flash, camera, placed_a, placed_b, placed_dx, placed_dy, spread, sure,"
+            + " iso, taken, flash, model, placed_a, placed_b, placed_dx, placed_dy, spread, sure,"
             + " burnt, blocked from frame where view_id = '"
             + view
             + "'");
@@ -155,7 +192,7 @@ class DeliveryTest {
         .bean(RecipeService.class)
         .begin(
             UUID.fromString(twin), new Recipe(new Ground.OneFrame(anchor), List.of(), List.of()));
-    JsonNode job = delivered(shoot, order("\"" + view + "\",\"" + twin + "\"", "\"JPEG\"", 320));
+    JsonNode job = deliveries.made(Visitor.order(List.of(view, twin), 320, "JPEG"));
     server.sql("delete from view where id = '" + twin + "'");
     assertThat(job.path("state").asString()).isEqualTo("DONE");
     assertThat(job.path("problems")).isEmpty();
@@ -184,7 +221,7 @@ class DeliveryTest {
         "insert into job (id, studio_id, shoot_id, kind, subject, state, created) select '"
             + id
             + "', studio_id, id, 'DELIVERY', '"
-            + order("\"" + view + "\"", "\"JPEG\"", 0)
+            + Visitor.order(List.of(view), 0, "JPEG")
             + "', 'WAITING', now() + interval '1 hour' from shoot where id = '"
             + shoot
             + "'");

@@ -89,7 +89,7 @@ class HouseTest {
         .resideOutsideOfPackage("illuminar.server.delivery.format..")
         .should()
         .dependOnClassesThat()
-        .haveSimpleNameEndingWith("16")
+        .haveNameMatching(".*\\.(Jpeg|Tiff|Png|Layers)")
         .check(HOUSE);
   }
 }

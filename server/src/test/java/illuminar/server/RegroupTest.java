@@ -9,6 +9,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import illuminar.files.Capture;
+import illuminar.files.MakeAndModel;
 import illuminar.files.Optics;
 import illuminar.server.shoot.FrameRow;
 import illuminar.server.shoot.FrameRows;
@@ -278,7 +279,13 @@ class RegroupTest {
         rows.findById(UUID.fromString(before.get(1).path("id").asString())).orElseThrow();
     row.read(
         new Capture(
-            Optional.empty(), Optional.empty(), Optional.empty(), false, 1, "", Optics.UNKNOWN));
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            false,
+            1,
+            MakeAndModel.UNKNOWN,
+            Optics.UNKNOWN));
     rows.saveAndFlush(row);
     assertThat(frames(view).get(1).path("stopsKnown").asBoolean()).isFalse();
     var answer = visitor.post("/api/views/" + view + "/read-again", "");

@@ -3,6 +3,7 @@ package illuminar.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import illuminar.files.Legend;
+import illuminar.files.MakeAndModel;
 import illuminar.files.PictureReader;
 import illuminar.files.PictureWriter;
 import illuminar.server.storage.Store;
@@ -107,7 +108,7 @@ class TroubleTest {
           new Legend(
               Optional.of(PictureReader.capture(odd, "odd").exposure().orElseThrow()),
               PictureReader.capture(odd, "odd").taken(),
-              "Fennick F1",
+              new MakeAndModel("Fennick", "F1"),
               false,
               1,
               "",

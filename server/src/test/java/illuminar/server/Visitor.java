@@ -8,7 +8,10 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.time.Duration;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.function.Predicate;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -141,10 +144,60 @@ public final class Visitor {
 
   /** Orders views as files of full size; returns the job, or why it is refused. */
   public JsonNode deliver(String shoot, List<String> views, String... formats) {
-    String order =
-        "{\"views\":[\"%s\"],\"formats\":[\"%s\"],\"longEdge\":0,\"quality\":92,\"copyright\":\"\"}"
-            .formatted(String.join("\",\"", views), String.join("\",\"", formats));
-    return JSON.readTree(post("/api/shoots/" + shoot + "/delivery", order).body());
+    return JSON.readTree(
+        post("/api/shoots/" + shoot + "/delivery", order(views, 0, formats)).body());
+  }
+
+  /**
+   * An order of one specification a format.
+   *
+   * @param edge pixels of the long edge, 0 for full size
+   */
+  public static String order(List<String> views, int edge, String... formats) {
+    List<Map<String, Object>> specifications = new ArrayList<>();
+    for (String format : formats) {
+      String pattern = format.endsWith("_8") ? "{view}-8" : edge == 0 ? "{view}" : "{view}-{size}";
+      specifications.add(specification(format, edge, pattern));
+    }
+    return order(views, specifications);
+  }
+
+  /** An order as JSON. */
+  public static String order(List<String> views, List<Map<String, Object>> specifications) {
+    Map<String, Object> credits =
+        Map.of(
+            "creator", "",
+            "copyright", "© Heathlight",
+            "caption", "",
+            "property", "",
+            "keywords", List.of());
+    return JSON.writeValueAsString(
+        Map.of("views", views, "specifications", specifications, "credits", credits));
+  }
+
+  /**
+   * A specification that has its format's name.
+   *
+   * @param edge pixels of the long edge, 0 for full size
+   * @param other names and values that differ
+   */
+  public static Map<String, Object> specification(
+      String format, int edge, String pattern, Object... other) {
+    Map<String, Object> out = new LinkedHashMap<>();
+    out.put("name", format);
+    String kind = edge == 0 ? "FULL" : "LONG_EDGE";
+    out.put("size", Map.of("kind", kind, "width", edge, "height", 0, "ppi", 0));
+    out.put("format", format);
+    out.put("space", "SRGB");
+    out.put("quality", 92);
+    out.put("fullChroma", false);
+    out.put("mostBytes", 0);
+    out.put("sharpness", "NONE");
+    out.put("pattern", pattern);
+    for (int k = 0; k < other.length; k += 2) {
+      out.put((String) other[k], other[k + 1]);
+    }
+    return out;
   }
 
   /** Takes in the whole card and waits; the id of the shoot's first view. */

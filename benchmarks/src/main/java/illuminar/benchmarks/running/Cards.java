@@ -49,7 +49,7 @@ public final class Cards {
         is.camera(),
         is.flash(),
         is.orientation(),
-        is.copyright(),
+        is.credits().copyright(),
         is.captures());
   }
 }

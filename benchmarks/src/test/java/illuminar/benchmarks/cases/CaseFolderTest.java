@@ -7,6 +7,7 @@ import illuminar.core.colour.Srgb;
 import illuminar.core.exposure.Exposure;
 import illuminar.core.frame.Frame;
 import illuminar.files.Legend;
+import illuminar.files.MakeAndModel;
 import illuminar.files.PictureWriter;
 import java.io.OutputStream;
 import java.nio.file.Files;
@@ -36,7 +37,7 @@ class CaseFolderTest {
           new Legend(
               Optional.of(new Exposure(time, 8, 100)),
               Optional.of(LocalDateTime.of(2026, 6, 11, 12, 0, k)),
-              "",
+              MakeAndModel.UNKNOWN,
               false,
               1,
               "",

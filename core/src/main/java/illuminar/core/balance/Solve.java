@@ -6,7 +6,6 @@ import illuminar.core.pass.kinds.Balance;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.function.Function;
 
 /**
  * Finds the brightness, white and saturation that bring colours to a reference, or make them
@@ -54,18 +53,40 @@ public final class Solve {
     if (colours.isEmpty()) {
       throw new IllegalArgumentException("nothing to bring to the reference: pin a probe first");
     }
-    double[] p =
-        fit(
-            colours,
-            new int[] {0, 1, 2, 3},
-            lab ->
-                new double[] {
-                  lab.l() - reference.l(), lab.a() - reference.a(), lab.b() - reference.b()
-                });
+    double[] p = fit(colours, new int[] {0, 1, 2, 3}, (k, lab) -> difference(lab, reference));
     Balance move = move(p);
     List<Double> each = colours.stream().map(c -> after(c, move).difference(reference)).toList();
     double left = mean(each);
     return new Found(move, left, each, said(p, left, colours.size()));
+  }
+
+  /**
+   * Brings each colour near to its reference by brightness and white alone; saturation stays.
+   *
+   * @param colours at least one
+   * @param references as many
+   */
+  public static Found toReferences(List<Lab> colours, List<Lab> references) {
+    if (colours.isEmpty() || colours.size() != references.size()) {
+      throw new IllegalArgumentException("each colour needs a reference");
+    }
+    double[] p = fit(colours, new int[] {0, 1, 2}, (k, lab) -> difference(lab, references.get(k)));
+    Balance move = move(p);
+    List<Double> each = new ArrayList<>();
+    for (int k = 0; k < colours.size(); k++) {
+      each.add(after(colours.get(k), move).difference(references.get(k)));
+    }
+    double left = mean(each);
+    return new Found(move, left, each, said(p, left, colours.size()));
+  }
+
+  private static double[] difference(Lab is, Lab wanted) {
+    return new double[] {is.l() - wanted.l(), is.a() - wanted.a(), is.b() - wanted.b()};
+  }
+
+  /** What is to vanish of a colour, by its number, as it stands after a move. */
+  private interface Wanted {
+    double[] of(int k, Lab after);
   }
 
   private static String said(double[] p, double left, int n) {
@@ -99,7 +120,7 @@ public final class Solve {
     if (picks.isEmpty()) {
       throw new IllegalArgumentException("pick at least one neutral surface");
     }
-    double[] p = fit(picks, new int[] {1, 2}, lab -> new double[] {lab.a(), lab.b()});
+    double[] p = fit(picks, new int[] {1, 2}, (k, lab) -> new double[] {lab.a(), lab.b()});
     // brightness is not what a neutral pick is about
     Balance move = new Balance(0, p[1], p[2], 1);
     List<Double> each = picks.stream().map(c -> after(c, move).chroma()).toList();
@@ -145,7 +166,7 @@ public final class Solve {
    * @param use which of the four controls may move
    * @param wanted the differences that are to vanish for one colour as it stands after the move
    */
-  private static double[] fit(List<Lab> colours, int[] use, Function<Lab, double[]> wanted) {
+  private static double[] fit(List<Lab> colours, int[] use, Wanted wanted) {
     double[] p = {0, 0, 0, 1};
     double damping = 1e-3;
     double[] r = residuals(colours, p, wanted);
@@ -186,11 +207,11 @@ public final class Solve {
     return p;
   }
 
-  private static double[] residuals(List<Lab> colours, double[] p, Function<Lab, double[]> wanted) {
+  private static double[] residuals(List<Lab> colours, double[] p, Wanted wanted) {
     Balance move = move(p);
     List<Double> all = new ArrayList<>();
-    for (Lab c : colours) {
-      for (double d : wanted.apply(after(c, move))) {
+    for (int i = 0; i < colours.size(); i++) {
+      for (double d : wanted.of(i, after(colours.get(i), move))) {
         all.add(d);
       }
     }

@@ -1,5 +1,7 @@
 package illuminar.core.colour;
 
+import java.util.List;
+
 /**
  * A CIE 1976 L*a*b* colour relative to D50 (ICC convention). Source: CIE 15:2004.
  *
@@ -41,6 +43,19 @@ public record Lab(double l, double a, double b) {
   private static double back(double f) {
     double cube = f * f * f;
     return cube > 216.0 / 24389 ? cube : (116 * f - 16) * 27 / 24389;
+  }
+
+  /**
+   * The mean of colours.
+   *
+   * @param labs at least one
+   */
+  public static Lab mean(List<Lab> labs) {
+    double n = labs.size();
+    return new Lab(
+        labs.stream().mapToDouble(Lab::l).sum() / n,
+        labs.stream().mapToDouble(Lab::a).sum() / n,
+        labs.stream().mapToDouble(Lab::b).sum() / n);
   }
 
   /** C*ab, the distance from the neutral axis. */

@@ -4,7 +4,7 @@ package illuminar.core.colour;
  * Chromaticities of an RGB space: x and y of red, green, blue and white (CIE 15).
  *
  * <p>Sources: ITU-R BT.709 (also IEC 61966-2-1), ITU-R BT.2020-2, SMPTE EG 432-1 (P3 with the white
- * of D65), ISO 22028-2 (ROMM RGB, whose white is D50).
+ * of D65), IEC 61966-2-5 (opRGB), ISO 22028-2 (ROMM RGB, whose white is D50).
  */
 public record Primaries(
     double redX,
@@ -23,6 +23,9 @@ public record Primaries(
 
   public static final Primaries DISPLAY_P3 =
       new Primaries(0.680, 0.320, 0.265, 0.690, 0.150, 0.060, Space.D65_X, Space.D65_Y);
+
+  public static final Primaries OPRGB =
+      new Primaries(0.64, 0.33, 0.21, 0.71, 0.15, 0.06, Space.D65_X, Space.D65_Y);
 
   public static final Primaries ROMM =
       new Primaries(0.7347, 0.2653, 0.1596, 0.8404, 0.0366, 0.0001, 0.3457, 0.3585);

@@ -20,7 +20,7 @@ import java.util.List;
  * rest and no more than that; nearly all of it blue, as it is after sunset; windows far warmer than
  * all else, as lit rooms are when seen from outside. Our own rules.
  */
-final class Outdoors {
+public final class Outdoors {
   /** Share of the picture's height that is looked at. */
   private static final double BAND = 0.07;
 
@@ -93,7 +93,7 @@ final class Outdoors {
   private record Found(boolean outdoors) {}
 
   /** Whether it is; kept. */
-  static boolean seen(Analysis analysis) {
+  public static boolean seen(Analysis analysis) {
     return analysis.keep(Found.class, "", 1, () -> new Found(found(analysis))).outdoors();
   }
 

@@ -24,7 +24,7 @@ import java.util.function.IntPredicate;
 import java.util.stream.IntStream;
 
 /** A picture as it stands, small, with what is seen through windows told apart. */
-final class Seen {
+public final class Seen {
   private static final int LONG_EDGE = 360;
 
   /** Chroma up to which a surface may be a white one under a cast. */
@@ -45,10 +45,15 @@ final class Seen {
     this.outside = outside;
   }
 
-  static Seen of(Recipe recipe, PreviewSession session) {
+  public static Seen of(Recipe recipe, PreviewSession session) {
     Analysis analysis = session.analysis();
     Raster raster = Raster.fitted(analysis.fullWidth(), analysis.fullHeight(), LONG_EDGE);
     Picture picture = session.picture(recipe, raster);
+    return new Seen(picture, outside(recipe, session, raster));
+  }
+
+  /** How much of each pixel is seen through windows, 0 to 1. */
+  public static float[] outside(Recipe recipe, PreviewSession session, Raster raster) {
     float[] outside = new float[raster.pixels()];
     for (Region region : recipe.regions()) {
       if (windows(region)) {
@@ -58,7 +63,7 @@ final class Seen {
         }
       }
     }
-    return new Seen(picture, outside);
+    return outside;
   }
 
   /** Whether a region is that of the windows. */
@@ -74,7 +79,7 @@ final class Seen {
   }
 
   /** Outside the windows; everywhere where there are none. */
-  static Where besideWindows(Recipe recipe) {
+  public static Where besideWindows(Recipe recipe) {
     return windowRegion(recipe).map(r -> new Where(r.id(), true)).orElse(Where.EVERYWHERE);
   }
 
@@ -109,7 +114,7 @@ final class Seen {
   }
 
   /** Tones of what is seen through the windows, likewise. */
-  float[] view() {
+  public float[] view() {
     return tones(i -> outside[i] >= 0.5f);
   }
 
@@ -152,7 +157,7 @@ final class Seen {
   }
 
   /** Light surfaces of the room that may be white ones under a cast: some of them, by chance. */
-  List<Lab> nearlyNeutral(int most) {
+  public List<Lab> nearlyNeutral(int most) {
     if (neutral == null) {
       neutral = shuffledNeutral();
     }
@@ -172,7 +177,7 @@ final class Seen {
   }
 
   /** Share of the room's pixels that {@link #nearlyNeutral} chooses from, 0 to 1. */
-  double neutralShare() {
+  public double neutralShare() {
     return (double) nearlyNeutral(Integer.MAX_VALUE).size() / Math.max(1, outside.length);
   }
 

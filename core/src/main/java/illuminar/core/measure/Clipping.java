@@ -24,13 +24,24 @@ public final class Clipping {
 
   /** Of a display-linear picture of sRGB. */
   public static Shares ofSrgb(Picture p) {
-    int n = p.r().length;
+    return shares(p.r().length, i -> Math.max(p.r()[i], Math.max(p.g()[i], p.b()[i])));
+  }
+
+  /** Of a picture in working light. */
+  public static Shares ofWork(Picture p) {
+    return shares(p.r().length, i -> mostOfWork(p.r()[i], p.g()[i], p.b()[i]));
+  }
+
+  private interface Most {
+    float at(int i);
+  }
+
+  private static Shares shares(int n, Most most) {
     int burnt = 0;
     int blocked = 0;
     for (int i = 0; i < n; i++) {
-      float most = Math.max(p.r()[i], Math.max(p.g()[i], p.b()[i]));
-      burnt += burnt(most) ? 1 : 0;
-      blocked += blocked(most) ? 1 : 0;
+      burnt += burnt(most.at(i)) ? 1 : 0;
+      blocked += blocked(most.at(i)) ? 1 : 0;
     }
     return new Shares((double) burnt / n, (double) blocked / n);
   }

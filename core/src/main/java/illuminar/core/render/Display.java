@@ -4,7 +4,7 @@ import illuminar.core.colour.Space;
 import illuminar.core.colour.Srgb;
 import illuminar.core.picture.Picture;
 
-/** From working light to sRGB codes (IEC 61966-2-1); what lies outside is clipped. */
+/** From working light to 8-bit sRGB codes (IEC 61966-2-1); what lies outside is clipped. */
 public final class Display {
   private static final float[] M = Space.WORK_TO_SRGB.floats();
 
@@ -43,26 +43,5 @@ public final class Display {
     for (int x = 0; x < out.length; x++) {
       out[x] = kr * r[at + x] + kg * g[at + x] + kb * b[at + x];
     }
-  }
-
-  /** Interleaved 16-bit codes, red, green, blue. */
-  public static short[] to16(Picture p) {
-    int w = p.width();
-    short[] out = new short[p.r().length * 3];
-    float[] light = new float[w];
-    for (int y = 0; y < p.height(); y++) {
-      for (int c = 0; c < 3; c++) {
-        channel(p, y * w, c, light);
-        int at = y * w * 3 + c;
-        for (int x = 0; x < w; x++) {
-          out[at + 3 * x] = code16(light[x]);
-        }
-      }
-    }
-    return out;
-  }
-
-  private static short code16(float light) {
-    return (short) (int) (Srgb.encodeFast(light) * 65535 + 0.5f);
   }
 }

@@ -49,7 +49,7 @@ class DisplayTest {
 
   @Test
   void sixteenBitCodesAreNearTheFormula() {
-    short[] codes = Display.to16(PICTURE);
+    short[] codes = OutputSpace.SRGB.codes16(PICTURE);
     for (int i = 0; i < codes.length; i++) {
       double wanted = 65535 * code(LINEAR[i / 3][i % 3]);
       // a tenth of an 8-bit code

@@ -35,7 +35,8 @@ class Security {
       throws Exception {
     return http.authorizeHttpRequests(
             r ->
-                r.requestMatchers("/api/session", "/api/first", "/api/invitations/*")
+                r.requestMatchers(
+                        "/api/session", "/api/first", "/api/invitations/*", "/api/client/**")
                     .permitAll()
                     .requestMatchers("/api/**", "/ws/**")
                     .authenticated()

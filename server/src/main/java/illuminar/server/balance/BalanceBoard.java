@@ -7,11 +7,11 @@ import java.util.List;
  *
  * @param reference id of the probe that the others are compared with; empty for the first
  */
-record BalanceBoard(List<Probe> probes, String reference) {
-  private static final int MOST_PROBES = 24;
+public record BalanceBoard(List<Probe> probes, String reference) {
+  public static final int MOST_PROBES = 24;
   static final BalanceBoard EMPTY = new BalanceBoard(List.of(), "");
 
-  BalanceBoard {
+  public BalanceBoard {
     probes = probes == null ? List.of() : List.copyOf(probes);
     reference = reference == null ? "" : reference;
     if (probes.size() > MOST_PROBES) {

@@ -16,13 +16,13 @@ public class Boards {
     this.rows = rows;
   }
 
-  BalanceBoard of(UUID view) {
+  public BalanceBoard of(UUID view) {
     return rows.findById(view)
         .map(row -> json.readValue(row.content(), BalanceBoard.class))
         .orElse(BalanceBoard.EMPTY);
   }
 
-  void keep(UUID view, BalanceBoard board) {
+  public void keep(UUID view, BalanceBoard board) {
     rows.save(new BoardRow(view, json.writeValueAsString(board)));
   }
 

@@ -9,7 +9,6 @@ import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
-import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
@@ -57,25 +56,6 @@ class CarryController {
   List<CarryService.Outcome> carry(
       @AuthenticationPrincipal Member member, @PathVariable UUID id, @RequestBody CarryTo to) {
     return service.carry(member.studio(), id, to.wanted(), to.views());
-  }
-
-  /** What was carried over last in a shoot, where it can be taken back: one or none. */
-  @GetMapping("/shoots/{shoot}/carried")
-  List<CarryService.LastCarried> last(
-      @AuthenticationPrincipal Member member, @PathVariable UUID shoot) {
-    return service.last(member.studio(), shoot).stream().toList();
-  }
-
-  /**
-   * What could not be taken back.
-   *
-   * @param stayed names of views that have been changed since
-   */
-  record TakenBack(@NotNull List<String> stayed) {}
-
-  @PostMapping("/carried/{id}/undo")
-  TakenBack undo(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
-    return new TakenBack(service.undo(member.studio(), id));
   }
 
   /** What came along to a view has been looked at. */

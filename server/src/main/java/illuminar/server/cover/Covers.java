@@ -85,12 +85,17 @@ public class Covers {
 
   /** How a view would look with a recipe that is not its own; not kept. */
   public byte[] drawn(View view, Recipe recipe) {
-    return lanes.slow().take(1, Wanted.here(), () -> jpeg(view, recipe));
+    return drawn(view, recipe, EDGE);
   }
 
-  private byte[] jpeg(View view, Recipe recipe) {
+  /** The same, its long edge of so many pixels at most. */
+  public byte[] drawn(View view, Recipe recipe, int edge) {
+    return lanes.slow().take(1, Wanted.here(), () -> jpeg(view, recipe, edge));
+  }
+
+  private byte[] jpeg(View view, Recipe recipe, int edge) {
     Laid laid = Laid.of(recipe.geometry(), view.width(), view.height());
-    Raster raster = Raster.fitted(laid.projection().width(), laid.projection().height(), EDGE);
+    Raster raster = Raster.fitted(laid.projection().width(), laid.projection().height(), edge);
     return ScreenJpeg.of(
         open.work(view, s -> s.finished(recipe, laid, raster, "", () -> true)), QUALITY);
   }
@@ -112,7 +117,7 @@ public class Covers {
     if (Files.isRegularFile(file)) {
       return file;
     }
-    byte[] jpeg = jpeg(view, state.recipe());
+    byte[] jpeg = jpeg(view, state.recipe(), EDGE);
     try {
       Files.createDirectories(file.getParent());
       WrittenWhole.write(file, part -> Files.write(part, jpeg), part -> {});

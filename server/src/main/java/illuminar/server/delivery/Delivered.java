@@ -3,6 +3,7 @@ package illuminar.server.delivery;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
+import java.time.Instant;
 import java.util.UUID;
 
 /** One finished file. */
@@ -18,10 +19,13 @@ public class Delivered {
 
   private String name;
   private String format;
+  private String specification;
   private String path;
   private long bytes;
   private int width;
   private int height;
+  private Instant made;
+  private int revision;
 
   protected Delivered() {}
 
@@ -30,19 +34,24 @@ public class Delivered {
       UUID viewId,
       String name,
       String format,
+      String specification,
       String path,
       long bytes,
       int width,
-      int height) {
+      int height,
+      int revision) {
     this.id = UUID.randomUUID();
     this.jobId = jobId;
     this.viewId = viewId;
     this.name = name;
     this.format = format;
+    this.specification = specification;
     this.path = path;
     this.bytes = bytes;
     this.width = width;
     this.height = height;
+    this.made = Instant.now();
+    this.revision = revision;
   }
 
   public UUID id() {
@@ -65,6 +74,11 @@ public class Delivered {
     return format;
   }
 
+  /** Name of the specification that it was made by. */
+  public String specification() {
+    return specification;
+  }
+
   public String path() {
     return path;
   }
@@ -79,5 +93,14 @@ public class Delivered {
 
   public int height() {
     return height;
+  }
+
+  public Instant made() {
+    return made;
+  }
+
+  /** The step of the view that it shows; 0 where it is not known. */
+  public int revision() {
+    return revision;
   }
 }

@@ -17,6 +17,8 @@ public interface DeliveredFiles extends JpaRepository<Delivered, UUID> {
       "select d from Delivered d join Job j on j.id = d.jobId where d.id = :id and j.studioId = :studio")
   Optional<Delivered> findOwned(UUID id, UUID studio);
 
+  List<Delivered> findByJobIdOrderByName(UUID job);
+
   boolean existsByJobIdAndName(UUID job, String name);
 
   @Transactional

@@ -2,23 +2,20 @@ package illuminar.server.delivery;
 
 import illuminar.server.account.Member;
 import illuminar.server.audit.Audit;
+import illuminar.server.delivery.format.Formats;
 import illuminar.server.job.Job;
 import illuminar.server.job.Jobs;
 import illuminar.server.recipe.RecipeJson;
 import illuminar.server.shoot.Shoot;
 import illuminar.server.shoot.ShootService;
 import illuminar.server.shoot.View;
-import illuminar.server.storage.Store;
 import illuminar.server.web.Problem;
 import jakarta.validation.constraints.NotNull;
 import java.io.IOException;
-import java.nio.file.NoSuchFileException;
+import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
-import org.springframework.core.io.FileSystemResource;
 import org.springframework.core.io.Resource;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -29,6 +26,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
 
 /** Ordering finished files and fetching them. */
 @RestController
@@ -40,7 +38,7 @@ class DeliveryController {
   private final DeliveredFiles files;
   private final Formats formats;
   private final Audit audit;
-  private final Store store;
+  private final Parcels parcels;
 
   DeliveryController(
       ShootService shoots,
@@ -49,14 +47,14 @@ class DeliveryController {
       DeliveredFiles files,
       Formats formats,
       Audit audit,
-      Store store) {
+      Parcels parcels) {
     this.shoots = shoots;
     this.jobs = jobs;
     this.json = json;
     this.files = files;
     this.formats = formats;
     this.audit = audit;
-    this.store = store;
+    this.parcels = parcels;
   }
 
   record File(
@@ -65,20 +63,11 @@ class DeliveryController {
       @NotNull UUID view,
       @NotNull String name,
       @NotNull String format,
+      @NotNull String specification,
+      @NotNull Instant made,
       long bytes,
       int width,
       int height) {}
-
-  /** A format as it is offered. */
-  record FormatCard(
-      @NotNull String id, @NotNull String name, @NotNull String ending, boolean lossy) {}
-
-  @GetMapping("/formats")
-  List<FormatCard> formats() {
-    return formats.all().stream()
-        .map(f -> new FormatCard(f.id(), f.name(), f.ending(), f.lossy()))
-        .toList();
-  }
 
   @PostMapping("/shoots/{shoot}/delivery")
   @ResponseStatus(HttpStatus.ACCEPTED)
@@ -92,7 +81,9 @@ class DeliveryController {
             .filter(v -> v.state() != View.State.NEW)
             .map(View::id)
             .toList();
-    order.formats().forEach(formats::of);
+    List<String> endings =
+        order.specifications().stream().map(f -> formats.of(f.format()).ending()).toList();
+    FileNames.check(order.views().size(), order.specifications(), endings);
     if (!here.containsAll(order.views())) {
       throw new Problem(
           HttpStatus.UNPROCESSABLE_CONTENT,
@@ -119,34 +110,28 @@ class DeliveryController {
                     d.viewId(),
                     d.name(),
                     d.format(),
+                    d.specification(),
+                    d.made(),
                     d.bytes(),
                     d.width(),
                     d.height()))
         .toList();
   }
 
-  private Resource kept(Delivered file) throws IOException {
-    try {
-      return new FileSystemResource(store.find(file.path()));
-    } catch (NoSuchFileException e) {
-      throw new Problem(HttpStatus.GONE, file.name() + " is no longer kept; deliver it again.");
-    }
-  }
-
   @GetMapping("/delivered/{id}")
   ResponseEntity<Resource> fetch(@AuthenticationPrincipal Member member, @PathVariable UUID id)
       throws IOException {
-    Delivered d = files.findOwned(id, member.studio()).orElseThrow(() -> Problem.notFound("file"));
-    Resource file = kept(d);
-    String type = formats.of(d.format()).mediaType();
-    return ResponseEntity.ok()
-        .header(
-            HttpHeaders.CONTENT_DISPOSITION,
-            ContentDisposition.attachment()
-                .filename(d.name(), java.nio.charset.StandardCharsets.UTF_8)
-                .build()
-                .toString())
-        .header(HttpHeaders.CONTENT_TYPE, type)
-        .body(file);
+    Delivered file =
+        files.findOwned(id, member.studio()).orElseThrow(() -> Problem.notFound("file"));
+    return parcels.one(file, true);
+  }
+
+  @GetMapping("/shoots/{shoot}/deliveries/{job}/files.zip")
+  ResponseEntity<StreamingResponseBody> zip(
+      @AuthenticationPrincipal Member member, @PathVariable UUID shoot, @PathVariable UUID job)
+      throws IOException {
+    Shoot of = shoots.owned(member.studio(), shoot);
+    return parcels.all(
+        of.name(), files.ofShoot(shoot).stream().filter(f -> f.jobId().equals(job)).toList());
   }
 }

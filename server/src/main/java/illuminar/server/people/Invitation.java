@@ -1,27 +1,20 @@
 package illuminar.server.people;
 
+import illuminar.server.account.Secret;
 import illuminar.server.account.StudioRole;
-import illuminar.server.storage.Sha256;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
-import java.security.SecureRandom;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.Base64;
 import java.util.UUID;
 
 /** A link by which one person can join a studio, for a week. Only the link's hash is kept. */
 @Entity
 public class Invitation {
   private static final Duration GOOD_FOR = Duration.ofDays(7);
-
-  /** Bytes that nobody can guess: 256 bits. */
-  private static final int SECRET = 32;
-
-  private static final SecureRandom CHANCE = new SecureRandom();
 
   @Id private UUID id;
 
@@ -47,19 +40,8 @@ public class Invitation {
     this.studioId = studioId;
     this.role = role;
     this.invitedBy = invitedBy;
-    this.hash = hash(token);
+    this.hash = Secret.hash(token);
     this.until = Instant.now().plus(GOOD_FOR);
-  }
-
-  /** What a new link ends in. */
-  static String token() {
-    byte[] secret = new byte[SECRET];
-    CHANCE.nextBytes(secret);
-    return Base64.getUrlEncoder().withoutPadding().encodeToString(secret);
-  }
-
-  static String hash(String token) {
-    return Sha256.of(token);
   }
 
   UUID id() {

@@ -4,6 +4,7 @@ import illuminar.server.account.Account;
 import illuminar.server.account.Accounts;
 import illuminar.server.account.Member;
 import illuminar.server.account.Passwords;
+import illuminar.server.account.Secret;
 import illuminar.server.account.Sessions;
 import illuminar.server.account.Studio;
 import illuminar.server.account.StudioRole;
@@ -84,7 +85,7 @@ class People {
   /** The secret end of a link by which one person can join. */
   @Transactional
   public String invite(Member owner, StudioRole role) {
-    String token = Invitation.token();
+    String token = Secret.made();
     invitations.save(new Invitation(owner.studio(), role, name(owner), token));
     audit.note(owner.studio(), owner.account(), "invited somebody as " + words(role));
     return token;
@@ -110,7 +111,7 @@ class People {
   @Transactional
   public Invitation invitation(String token) {
     return invitations
-        .findByHash(Invitation.hash(token))
+        .findByHash(Secret.hash(token))
         .filter(Invitation::good)
         .orElseThrow(
             () ->

@@ -8,6 +8,7 @@ import illuminar.core.pass.kinds.Catalogue;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.region.Shape;
 import illuminar.server.account.Member;
+import illuminar.server.shoot.ShootService;
 import illuminar.server.web.Problem;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -36,10 +37,14 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api")
 class RecipeController {
   private final RecipeService service;
+  private final History history;
+  private final ShootService shoots;
   private final RecipeJson json;
 
-  RecipeController(RecipeService service, RecipeJson json) {
+  RecipeController(RecipeService service, History history, ShootService shoots, RecipeJson json) {
     this.service = service;
+    this.history = history;
+    this.shoots = shoots;
     this.json = json;
   }
 
@@ -143,8 +148,8 @@ class RecipeController {
   }
 
   @GetMapping("/views/{id}/history")
-  List<RecipeService.Step> history(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
-    return service.history(member.studio(), id);
+  List<History.Step> history(@AuthenticationPrincipal Member member, @PathVariable UUID id) {
+    return history.of(shoots.ownedView(member.studio(), id));
   }
 
   @PostMapping(value = "/views/{id}/history/{number}", produces = MediaType.APPLICATION_JSON_VALUE)

@@ -7,11 +7,7 @@ import illuminar.server.shoot.FrameRows;
 import illuminar.server.shoot.View;
 import illuminar.server.shoot.Views;
 import illuminar.server.web.Problem;
-import java.time.Instant;
-import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -27,18 +23,18 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Service
 public class RecipeService {
-  /** Steps of a history that are listed. */
-  private static final int STEPS = 200;
-
   private final Views views;
   private final Revisions revisions;
   private final FrameRows frames;
+  private final History history;
   private final RecipeJson json;
 
-  RecipeService(Views views, Revisions revisions, FrameRows frames, RecipeJson json) {
+  RecipeService(
+      Views views, Revisions revisions, FrameRows frames, History history, RecipeJson json) {
     this.frames = frames;
     this.views = views;
     this.revisions = revisions;
+    this.history = history;
     this.json = json;
   }
 
@@ -200,59 +196,12 @@ public class RecipeService {
     return next.isEmpty() ? now : point(view, next.get().number());
   }
 
-  /**
-   * One step of a recipe's history.
-   *
-   * @param said what it did
-   * @param here whether the recipe stands there
-   * @param left whether it was undone, and another way taken from before it
-   */
-  public record Step(int number, String said, Instant made, boolean here, boolean left) {}
-
-  /** The newest steps first; those that can be gone back to. */
-  @Transactional(readOnly = true)
-  public List<Step> history(UUID studio, UUID viewId) {
-    View view = owned(studio, viewId);
-    List<Revisions.Line> lines = revisions.lines(viewId, revisions.root(viewId), STEPS);
-    Map<Integer, Integer> parents = new HashMap<>();
-    Map<Integer, Integer> newest = new HashMap<>();
-    for (Revisions.Line line : lines) {
-      parents.put(line.number(), line.parent());
-      newest.putIfAbsent(line.parent(), line.number());
-    }
-    // back to where it began, and on to where redo leads
-    Set<Integer> way = new HashSet<>();
-    follow(parents, view.currentRevision(), way);
-    follow(newest, newest.get(view.currentRevision()), way);
-    return lines.stream()
-        .map(
-            l ->
-                new Step(
-                    l.number(),
-                    l.said(),
-                    l.made(),
-                    l.number() == view.currentRevision(),
-                    !way.contains(l.number())))
-        .toList();
-  }
-
-  private static void follow(Map<Integer, Integer> next, Integer from, Set<Integer> way) {
-    Integer at = from;
-    while (at != null && way.add(at)) {
-      at = next.get(at);
-    }
-  }
-
   /** Goes to any step of the history; those after it stay. */
   @Transactional
   public State go(UUID studio, UUID viewId, long edition, int number) {
     View view = held(studio, viewId);
     check(state(view), edition);
-    if (number < revisions.root(viewId)
-        || revisions.findByViewIdAndNumber(viewId, number).isEmpty()) {
-      throw new Problem(
-          HttpStatus.NOT_FOUND, "There is no such step, or it was made of other frames.");
-    }
+    history.at(view, number);
     return point(view, number);
   }
 

@@ -3,6 +3,7 @@ package illuminar.server.shoot;
 import illuminar.core.frame.Role;
 import illuminar.core.frame.Similarity;
 import illuminar.files.Capture;
+import illuminar.files.MakeAndModel;
 import illuminar.files.Optics;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
@@ -45,7 +46,8 @@ public class FrameRow {
   private Double iso;
   private LocalDateTime taken;
   private boolean flash;
-  private String camera;
+  private String make = "";
+  private String model;
   private String lens = "";
   private Double focal;
   private Double wide;
@@ -110,7 +112,8 @@ public class FrameRow {
             });
     taken = capture.taken().orElse(null);
     flash = capture.flash();
-    camera = capture.camera();
+    make = capture.camera().make();
+    model = capture.camera().model();
     lens = capture.optics().lens();
     focal = number(capture.optics().focal());
     wide = number(capture.optics().wide());
@@ -173,7 +176,8 @@ public class FrameRow {
     row.iso = iso;
     row.taken = taken;
     row.flash = flash;
-    row.camera = camera;
+    row.make = make;
+    row.model = model;
     row.lens = lens;
     row.focal = focal;
     row.wide = wide;
@@ -256,8 +260,8 @@ public class FrameRow {
     return flash;
   }
 
-  public String camera() {
-    return camera;
+  public MakeAndModel camera() {
+    return new MakeAndModel(make, model);
   }
 
   public Optics optics() {

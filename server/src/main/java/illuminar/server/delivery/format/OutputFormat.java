@@ -16,14 +16,24 @@ public interface OutputFormat {
 
   String mediaType();
 
+  /** Bits of a code that it is written from, 8 or 16. */
+  int bits();
+
   /** Whether it is compressed with loss, so that a quality can be chosen. */
-  boolean lossy();
+  default boolean lossy() {
+    return false;
+  }
+
+  /** Whether it is one picture in an sRGB or other space, as readers of pictures open it. */
+  default boolean picture() {
+    return true;
+  }
 
   /**
    * Writes a finished picture to a file that does not exist yet.
    *
-   * @param quality 0 to 1; counts where the format is {@link #lossy}
-   * @throws IOException where it cannot be written; what was begun is the caller's to remove
+   * @throws IOException where it cannot be written, or not as specified; what was begun is the
+   *     caller's to remove
    */
-  void write(Finished picture, double quality, Path file) throws IOException;
+  void write(Finished picture, Specification as, Path file) throws IOException;
 }

@@ -1,0 +1,93 @@
+import { useQuery } from "@tanstack/react-query";
+import { data, server } from "../api/client";
+import { useShoot } from "../api/shoots";
+import { STAGES } from "../bench/state/rail";
+
+/** One of the two pictures that are compared. */
+export interface Side {
+  key: string;
+  name: string;
+  view: string;
+  /** Number of a step; 0 for how it is now. */
+  revision: number;
+  /** What is left out; see the server. */
+  without: string;
+}
+
+const side = (key: string, name: string, view: string, revision = 0, without = ""): Side => ({
+  key,
+  name,
+  view,
+  revision,
+  without,
+});
+
+/** All pictures that a view can be compared with, in the order of a chooser. */
+export function useSides(view: string) {
+  const sheet = useQuery({
+    queryKey: ["view", view],
+    queryFn: () => data(server.GET("/api/views/{id}", { params: { path: { id: view } } })),
+    retry: false,
+  });
+  const alternatives = useAlternatives(view);
+  const history = useQuery({
+    queryKey: ["history", view, "compare"],
+    queryFn: () => data(server.GET("/api/views/{id}/history", { params: { path: { id: view } } })),
+    staleTime: 0,
+  });
+  const shoot = useShoot(sheet.data?.shoot ?? "");
+  const first = history.data?.at(-1)?.number;
+  const others = shoot.data?.views.filter((v) => v.id !== view && v.state !== "NEW") ?? [];
+  const sides: Side[] = [
+    side("now", "As it is now", view),
+    side("ground", "The ground alone", view, 0, "all"),
+    ...(first ? [side("first", "The first version", view, first)] : []),
+    ...(alternatives.data ?? []).map((a) => side(`alternative ${a.id}`, a.name, view, a.revision)),
+    ...STAGES.filter((s) => s.passes).map((s) =>
+      side(`without ${s.name}`, `Without ${s.name.toLowerCase()}`, view, 0, s.name),
+    ),
+    ...others.map((v) => side(`view ${v.id}`, v.name, v.id)),
+  ];
+  return { sheet, sides, error: sheet.error ?? alternatives.error ?? history.error };
+}
+
+/** The named revisions of a view. */
+export function useAlternatives(view: string) {
+  return useQuery({
+    queryKey: ["alternatives", view],
+    queryFn: () => data(server.GET("/api/views/{view}/alternatives", { params: { path: { view } } })),
+    enabled: !!view,
+  });
+}
+
+const query = ({ revision, without }: Side) => new URLSearchParams({ revision: `${revision}`, without });
+
+/** Where a side's picture is. */
+export function pictureOf(of: Side): string {
+  const asked = query(of);
+  asked.set("edge", "2400");
+  return `/api/views/${of.view}/compare/picture?${asked.toString()}`;
+}
+
+/** Where a side is read, at shares of its width and height. */
+export function readingOf(of: Side, x: number, y: number) {
+  return data(
+    server.GET("/api/views/{id}/compare/reading", {
+      params: {
+        path: { id: of.view },
+        query: { revision: of.revision, without: of.without, x, y },
+      },
+    }),
+  );
+}
+
+/** Where the difference of two sides of one view is. */
+export function differenceOf(a: Side, b: Side): string {
+  const asked = new URLSearchParams({
+    a: `${a.revision}`,
+    aWithout: a.without,
+    b: `${b.revision}`,
+    bWithout: b.without,
+  });
+  return `/api/views/${a.view}/compare/difference?${asked.toString()}`;
+}

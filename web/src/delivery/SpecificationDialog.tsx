@@ -1,0 +1,189 @@
+import { Box, Button, Checkbox, Dialog, FormControlLabel, TextField, Typography } from "@mui/material";
+import { useState, type ReactNode } from "react";
+import type { Size, Specification } from "../api/types";
+import { Choice } from "../kit/Choice";
+import { Said } from "../kit/Said";
+import { useSpecificationChange } from "./useSpecifications";
+import { SHARPNESS, SIZE_KINDS, type Format } from "./words";
+
+/** Numbers that a kind of size begins with. */
+const STARTS: Record<Size["kind"], Size> = {
+  FULL: { kind: "FULL", width: 0, height: 0, ppi: 0 },
+  LONG_EDGE: { kind: "LONG_EDGE", width: 3000, height: 0, ppi: 0 },
+  WITHIN: { kind: "WITHIN", width: 1600, height: 1200, ppi: 0 },
+  PRINT: { kind: "PRINT", width: 30, height: 20, ppi: 300 },
+};
+
+/** One specification: what its files are like and how they are named. */
+export function SpecificationDialog({
+  id,
+  from,
+  formats,
+  spaces,
+  onKept,
+  onClose,
+}: {
+  /** Of the one that is changed; nothing for a new one. */
+  id?: string;
+  from: Specification;
+  formats: Format[];
+  spaces: { id: Specification["space"]; name: string }[];
+  onKept: (id: string) => void;
+  onClose: () => void;
+}) {
+  const [spec, setSpec] = useState(from);
+  const { keep, remove } = useSpecificationChange();
+  const lossy = formats.find((f) => f.id === spec.format)?.lossy ?? false;
+  const put = (to: Partial<Specification>) => setSpec({ ...spec, ...to });
+  const enter = async () => {
+    onKept((await keep.mutateAsync({ id, body: spec })).id);
+    onClose();
+  };
+  return (
+    <Dialog open onClose={onClose} aria-label="Specification" maxWidth={false}>
+      <Box
+        component="form"
+        sx={{ p: 2.5, width: 560, display: "grid", gap: 1.75 }}
+        onSubmit={(e) => {
+          e.preventDefault();
+          enter().catch(() => {});
+        }}
+      >
+        <Typography variant="h2">{id ? `Change ${from.name}` : "Add a specification"}</Typography>
+        <Said problem={keep.error ?? remove.error} />
+        <TextField
+          autoFocus={!id}
+          size="small"
+          label="Name"
+          value={spec.name}
+          onChange={(e) => put({ name: e.target.value })}
+          slotProps={{ htmlInput: { maxLength: 60 } }}
+        />
+        <SizeFields size={spec.size} onSize={(size) => put({ size })} />
+        <Row>
+          <Choice
+            label="Format"
+            value={spec.format}
+            options={formats.map((f) => ({ id: f.id, name: f.name }))}
+            onChoose={(format) => put({ format })}
+          />
+          <Choice
+            label="Colour space"
+            value={spec.space}
+            options={spaces}
+            onChoose={(space) => put({ space })}
+          />
+        </Row>
+        <Row>
+          <NumberWord
+            label="Quality"
+            value={spec.quality}
+            disabled={!lossy}
+            onNumber={(quality) => put({ quality })}
+          />
+          <NumberWord
+            label="At most, kB (0: any)"
+            value={spec.mostBytes / 1000}
+            onNumber={(kB) => put({ mostBytes: Math.round(kB * 1000) })}
+          />
+          <FormControlLabel
+            disabled={!lossy}
+            control={<Checkbox checked={spec.fullChroma} onChange={(_, fullChroma) => put({ fullChroma })} />}
+            label="Colour at every pixel (4:4:4)"
+          />
+        </Row>
+        <Choice
+          label="Sharpening"
+          value={spec.sharpness}
+          options={SHARPNESS.map((s) => ({ id: s.sharpness, name: s.name }))}
+          onChoose={(sharpness) => put({ sharpness })}
+        />
+        <TextField
+          size="small"
+          label="Name pattern"
+          value={spec.pattern}
+          onChange={(e) => put({ pattern: e.target.value })}
+          helperText="{view}, {shoot}, {n} for the number in the set, {size} and {date} are filled in."
+        />
+        <Box sx={{ display: "flex", gap: 1 }}>
+          {id && (
+            <Button
+              onClick={() => {
+                remove.mutateAsync(id).then(onClose, () => {});
+              }}
+            >
+              Remove it
+            </Button>
+          )}
+          <Box sx={{ flexGrow: 1 }} />
+          <Button onClick={onClose}>Cancel</Button>
+          <Button type="submit" variant="contained">
+            {id ? "Keep the change" : "Add it"}
+          </Button>
+        </Box>
+      </Box>
+    </Dialog>
+  );
+}
+
+function Row({ children }: { children: ReactNode }) {
+  return (
+    <Box sx={{ display: "grid", gridAutoFlow: "column", gap: 1.5, alignItems: "center" }}>{children}</Box>
+  );
+}
+
+function SizeFields({ size, onSize }: { size: Size; onSize: (to: Size) => void }) {
+  const unit = size.kind === "PRINT" ? "cm" : "px";
+  const both = size.kind === "WITHIN" || size.kind === "PRINT";
+  return (
+    <Row>
+      <Choice
+        label="Size"
+        value={size.kind}
+        options={SIZE_KINDS.map((k) => ({ id: k.kind, name: k.name }))}
+        onChoose={(kind) => onSize(STARTS[kind])}
+      />
+      {size.kind !== "FULL" && (
+        <NumberWord
+          label={both ? `Width, ${unit}` : "Long edge, px"}
+          value={size.width}
+          onNumber={(width) => onSize({ ...size, width })}
+        />
+      )}
+      {both && (
+        <NumberWord
+          label={`Height, ${unit}`}
+          value={size.height}
+          onNumber={(height) => onSize({ ...size, height })}
+        />
+      )}
+      {size.kind === "PRINT" && (
+        <NumberWord label="ppi" value={size.ppi} onNumber={(ppi) => onSize({ ...size, ppi })} />
+      )}
+    </Row>
+  );
+}
+
+function NumberWord({
+  label,
+  value,
+  disabled,
+  onNumber,
+}: {
+  label: string;
+  value: number;
+  disabled?: boolean;
+  onNumber: (to: number) => void;
+}) {
+  return (
+    <TextField
+      size="small"
+      type="number"
+      label={label}
+      value={value}
+      disabled={disabled}
+      onChange={(e) => onNumber(Number(e.target.value))}
+      slotProps={{ htmlInput: { min: 0, step: "any" } }}
+    />
+  );
+}
