@@ -15,10 +15,14 @@ const Bin = later(() => import("./bin/Bin"), "Bin");
 const Carry = later(() => import("./carry/Carry"), "Carry");
 const Compare = later(() => import("./compare/Compare"), "Compare");
 const Contacts = later(contacts, "Contacts");
+const Cover = later(() => import("./cover/Cover"), "Cover");
 const Delivery = later(() => import("./delivery/Delivery"), "Delivery");
+const Guide = later(() => import("./guide/Guide"), "Guide");
+const House = later(() => import("./house/House"), "House");
 const Intake = later(() => import("./intake/Intake"), "Intake");
 const PreFlight = later(() => import("./preflight/PreFlight"), "PreFlight");
 const Regroup = later(() => import("./regroup/Regroup"), "Regroup");
+const SecondLook = later(() => import("./secondlook/SecondLook"), "SecondLook");
 const Surfaces = later(() => import("./surfaces/Surfaces"), "Surfaces");
 
 /** Loads what a screen will need before it is opened, once there is time. */
@@ -34,11 +38,16 @@ export const SCREENS: { path: string; screen: ReactNode }[] = [
   { path: "/shoots/:shoot/intake", screen: <Intake /> },
   { path: "/shoots/:shoot/frames", screen: <Regroup /> },
   { path: "/shoots/:shoot/delivery", screen: <Delivery /> },
+  { path: "/shoots/:shoot/cover", screen: <Cover /> },
   { path: "/shoots/:shoot/pre-flight", screen: <PreFlight /> },
   { path: "/shoots/:shoot/surfaces", screen: <Surfaces /> },
   { path: "/views/:view", screen: <Bench /> },
   { path: "/views/:view/compare", screen: <Compare /> },
   { path: "/views/:view/carry", screen: <Carry /> },
+  { path: "/second-look", screen: <SecondLook /> },
+  { path: "/guide", screen: <Guide /> },
+  { path: "/guide/:page", screen: <Guide /> },
+  { path: "/house-style", screen: <House /> },
   { path: "/bin", screen: <Bin /> },
   { path: "/account", screen: <Account /> },
   { path: "*", screen: <NotThere /> },

@@ -1,6 +1,7 @@
 import { Box, Button, TextField, Typography } from "@mui/material";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
+import { Link } from "react-router";
 import { data, server } from "../api/client";
 import { useSession } from "../api/session";
 import { Page, TopBar } from "../kit/Page";
@@ -26,6 +27,16 @@ export function Account() {
               {session.data.email}, {ROLE[session.data.role].name.toLowerCase()} of {session.data.studio}
             </Typography>
             <OwnName now={session.data.name} />
+          </Sheet>
+          <Sheet title="House style">
+            <Typography color="text.secondary">
+              How first versions are changed to this studio's taste.
+            </Typography>
+            <Box>
+              <Button component={Link} to="/house-style">
+                Open the house style
+              </Button>
+            </Box>
           </Sheet>
           <Sheet title="Password">
             <Password />

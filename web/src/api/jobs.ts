@@ -21,6 +21,7 @@ export function useJobs(shoot: string): Job[] {
       if (!underWay(job)) {
         void queries.invalidateQueries({ queryKey: ["shoot", shoot] });
         void queries.invalidateQueries({ queryKey: ["delivered", shoot] });
+        void queries.invalidateQueries({ queryKey: ["desk", shoot] });
         void queries.invalidateQueries({ queryKey: ["shoots"] });
       }
       if (Date.now() - told > REFRESH) {

@@ -1,13 +1,15 @@
 import { useDraggable, useDroppable } from "@dnd-kit/core";
 import { Box, Checkbox, Typography } from "@mui/material";
-import { Link } from "react-router";
-import type { ViewCard } from "../api/types";
+import type { FileAnswer, ViewCard } from "../api/types";
 import { CardMenu } from "../kit/CardMenu";
 import { look } from "../theme";
-import { STATE } from "./states";
+import { ContactPicture } from "./ContactPicture";
+import { stateOf } from "./states";
 
 interface ContactProps {
   view: ViewCard;
+  /** What the listing desk said of its last delivery. */
+  desk: FileAnswer[];
   chosen: boolean;
   onPress: (by: { shiftKey: boolean }) => void;
   onRename: (to: string) => void;
@@ -16,7 +18,7 @@ interface ContactProps {
 }
 
 /** One view: its picture, how far it is, what can be done with it; dragged to another place by its line. */
-export function Contact({ view, chosen, onPress, onRename, onThrow, more }: ContactProps) {
+export function Contact({ view, desk, chosen, onPress, onRename, onThrow, more }: ContactProps) {
   const ready = view.state !== "NEW";
   const { setNodeRef: place, isOver } = useDroppable({ id: view.id });
   const { setNodeRef: grip, listeners, isDragging } = useDraggable({ id: view.id });
@@ -35,6 +37,7 @@ export function Contact({ view, chosen, onPress, onRename, onThrow, more }: Cont
       <Box
         sx={{ position: "relative", aspectRatio: "3 / 2", bgcolor: look.surround.grey, overflow: "hidden" }}
       >
+        {ready && <ContactPicture view={view.id} name={view.name} />}
         {view.look.length > 0 && (
           <Typography
             noWrap
@@ -51,17 +54,6 @@ export function Contact({ view, chosen, onPress, onRename, onThrow, more }: Cont
           >
             Check {view.look.join(", ")}
           </Typography>
-        )}
-        {ready && (
-          <Link to={`/views/${view.id}`} aria-label={`Open ${view.name}`} draggable={false}>
-            <Box
-              component="img"
-              src={`/api/views/${view.id}/cover`}
-              alt={view.name}
-              draggable={false}
-              sx={{ width: "100%", height: "100%", objectFit: "cover", display: "block" }}
-            />
-          </Link>
         )}
       </Box>
       <Box sx={{ px: 1.5, py: 0.75, display: "flex", alignItems: "center", gap: 1 }}>
@@ -86,11 +78,28 @@ export function Contact({ view, chosen, onPress, onRename, onThrow, more }: Cont
             {view.name}
           </Typography>
           <Typography color="text.secondary" noWrap>
-            {view.frames} {view.frames === 1 ? "frame" : "frames"} · {STATE[view.state]}
+            {view.frames} {view.frames === 1 ? "frame" : "frames"} · {stateOf(view)}
           </Typography>
         </Box>
         <CardMenu name={view.name} onRename={onRename} onThrow={onThrow} more={more} />
       </Box>
+      {desk.length > 0 && <DeskWord answers={desk} />}
+      {view.note && (
+        <Typography color="text.secondary" sx={{ px: 1.5, pb: 0.75, whiteSpace: "pre-line" }}>
+          {view.note}
+        </Typography>
+      )}
     </Box>
+  );
+}
+
+function DeskWord({ answers }: { answers: FileAnswer[] }) {
+  const refused = answers.filter((a) => !a.accepted);
+  return (
+    <Typography color={refused.length ? "error" : "text.secondary"} sx={{ px: 1.5, pb: 0.75 }}>
+      {refused.length === 0
+        ? "Accepted by the listing desk."
+        : refused.map((a) => `${a.name} is refused by the listing desk. ${a.objections.join(" ")}`).join(" ")}
+    </Typography>
   );
 }

@@ -9,6 +9,7 @@ import { useShoot } from "../api/shoots";
 import { useBin } from "../bin/useBin";
 import { Chosen } from "../kit/Chosen";
 import { JobStrip } from "../kit/JobStrip";
+import { lastOf, useDesk } from "../delivery/useDesk";
 import { gone, NotThere } from "../kit/NotThere";
 import { Page, TopBar } from "../kit/Page";
 import { Said } from "../kit/Said";
@@ -20,6 +21,8 @@ import { Contact } from "./Contact";
 import { shifted } from "./order";
 import { ShownBar } from "./ShownBar";
 import { shownViews, useShown } from "./shown";
+import { useJudged } from "./useJudged";
+import { walk } from "./walk";
 
 /** The views of a shoot side by side, in the order of their delivery. */
 export function Contacts() {
@@ -59,6 +62,8 @@ export function Contacts() {
     },
     onSettled: () => queries.invalidateQueries({ queryKey: ["shoot", id] }),
   });
+  const desk = useDesk(id);
+  const judged = useJudged(views);
   const shift = (moved: string[], by: number) => {
     const to = shifted(ids, moved, by);
     if (to.some((v, i) => v !== ids[i])) order.mutate(to);
@@ -81,6 +86,9 @@ export function Contacts() {
       )}
       <Button component={Link} to={`/shoots/${id}/surfaces`} disabled={views.length < 2}>
         Surfaces
+      </Button>
+      <Button component={Link} to={`/shoots/${id}/cover`} disabled={!views.some((v) => v.state !== "NEW")}>
+        Cover
       </Button>
       <Button component={Link} to={`/shoots/${id}/pre-flight`} disabled={views.length === 0}>
         Pre-flight
@@ -111,11 +119,18 @@ export function Contacts() {
               Compare the two
             </Button>
           )}
+          {may.runStudio && (
+            <Button component={Link} to={`/house-style?from=${selection.chosen.join(",")}`}>
+              Learn the house style
+            </Button>
+          )}
+          <Button onClick={() => judged.ready(selection.chosen)}>Mark as ready</Button>
+          <Button onClick={() => judged.rest(selection.chosen)}>Let them rest …</Button>
           {may.remove && <Button onClick={() => throwAll(selection.chosen)}>Move to the bin</Button>}
         </Chosen>
       }
     >
-      <Said problem={shoot.error ?? bin.problem ?? order.error ?? again.error} />
+      <Said problem={shoot.error ?? bin.problem ?? order.error ?? again.error ?? judged.problem} />
       <LastStep shoot={id} />
       {running.map((j) => (
         <JobStrip key={j.id} job={j} />
@@ -132,6 +147,7 @@ export function Contacts() {
         }}
       >
         <Box
+          onKeyDown={walk}
           sx={{
             display: "grid",
             gridTemplateColumns: `repeat(auto-fill, minmax(${shown.size}px, 1fr))`,
@@ -143,6 +159,7 @@ export function Contacts() {
             <Contact
               key={v.id}
               view={v}
+              desk={lastOf(desk.data?.answers ?? [], v.id)}
               chosen={selection.has(v.id)}
               onPress={(by) => selection.press(v.id, by)}
               onRename={(name) => bin.rename({ id: v.id, kind: "VIEW", name })}
@@ -153,6 +170,14 @@ export function Contacts() {
                   : []),
                 ...(v.state !== "NEW" && views.length > 1
                   ? [{ name: "Carry over …", act: () => void navigate(`/views/${v.id}/carry`) }]
+                  : []),
+                { name: v.note ? "Change the note …" : "Add a note …", act: () => judged.note(v.id) },
+                ...(v.state !== "NEW" && v.state !== "READY"
+                  ? [{ name: "Mark as ready", act: () => judged.ready([v.id]) }]
+                  : []),
+                ...(v.state !== "NEW" ? [{ name: "Let it rest …", act: () => judged.rest([v.id]) }] : []),
+                ...(v.state === "READY" || v.state === "RESTING"
+                  ? [{ name: "Needs work", act: () => judged.work([v.id]) }]
                   : []),
                 ...(v.id !== ids[0] ? [{ name: "Move forward", act: () => shift([v.id], -1) }] : []),
                 ...(v.id !== ids.at(-1) ? [{ name: "Move back", act: () => shift([v.id], 1) }] : []),
@@ -173,6 +198,7 @@ export function Contacts() {
         </Typography>
       )}
       {bin.note}
+      {judged.dialogs}
     </Page>
   );
 }

@@ -1,5 +1,6 @@
 import type { ViewCard } from "../api/types";
 import { useRemembered } from "../kit/remembered";
+import { STATE } from "./states";
 
 /** How the contact table is looked at. */
 export interface Shown {
@@ -14,7 +15,7 @@ const START: Shown = { size: 360, sort: "delivery", only: "all" };
 
 export const useShown = () => useRemembered("contacts", START);
 
-const STATES: ViewCard["state"][] = ["NEW", "LINED_UP", "BLENDED", "DELIVERED"];
+const STATES = Object.keys(STATE);
 
 /** The views that are shown, in their order. */
 export function shownViews(views: ViewCard[], { sort, only }: Shown, remarked: string[]): ViewCard[] {

@@ -13,12 +13,13 @@ import {
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { data, server } from "../api/client";
-import type { DeliveredFile } from "../api/types";
+import type { DeliveredFile, FileAnswer } from "../api/types";
 import { count } from "../bench/words";
 import { day, moment } from "../kit/dates";
 import { Said } from "../kit/Said";
 import { ShownOnce } from "../kit/ShownOnce";
 import { Sheet } from "../kit/Sheet";
+import { useDesk } from "./useDesk";
 import { bytesSaid } from "./words";
 
 /** Files by the delivery that they were written in, the last one first. */
@@ -46,6 +47,12 @@ export function Delivered({ shoot }: { shoot: string }) {
 
 function OneDelivery({ shoot, job, files }: { shoot: string; job: string; files: DeliveredFile[] }) {
   const at = `/api/shoots/${shoot}/deliveries/${job}`;
+  const desk = useDesk(shoot);
+  const send = useMutation({
+    mutationFn: () =>
+      data(server.POST("/api/shoots/{shoot}/deliveries/{job}/desk", { params: { path: { shoot, job } } })),
+  });
+  const answer = (file: string) => desk.data?.answers.find((a) => a.file === file);
   const made = moment(files[0]?.made ?? "");
   return (
     <Box component="section" aria-label={`Delivery of ${made}`}>
@@ -53,15 +60,22 @@ function OneDelivery({ shoot, job, files }: { shoot: string; job: string; files:
         <Typography sx={{ flexGrow: 1 }}>
           {made}, {count(files.length, "file", "files")}
         </Typography>
+        <Button data-once disabled={send.isPending} onClick={() => send.mutate()}>
+          Send to the listing desk
+        </Button>
         <Button href={`${at}/report.html`}>Report (HTML)</Button>
         <Button href={`${at}/report.pdf`}>Report (PDF)</Button>
         <Button href={`${at}/files.zip`}>Download all as ZIP</Button>
       </Box>
+      <Said problem={send.error ?? desk.error} />
       <Table size="small">
         <TableBody>
           {files.map((f) => (
             <TableRow key={f.id}>
-              <TableCell>{f.name}</TableCell>
+              <TableCell>
+                {f.name}
+                <DeskAnswer answer={answer(f.id)} />
+              </TableCell>
               <TableCell>{f.specification}</TableCell>
               <TableCell align="right">
                 {f.width}×{f.height}
@@ -83,6 +97,21 @@ function OneDelivery({ shoot, job, files }: { shoot: string; job: string; files:
       </Table>
       <ClientLinks shoot={shoot} job={job} />
     </Box>
+  );
+}
+
+function DeskAnswer({ answer }: { answer: FileAnswer | undefined }) {
+  if (!answer) return null;
+  if (answer.accepted)
+    return (
+      <Typography variant="body2" color="text.secondary">
+        Accepted by the listing desk.
+      </Typography>
+    );
+  return (
+    <Typography variant="body2" color="error">
+      Refused by the listing desk. {answer.objections.join(" ")}
+    </Typography>
   );
 }
 

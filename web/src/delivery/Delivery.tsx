@@ -21,6 +21,8 @@ import { useLast } from "./last";
 import { SpecificationList } from "./SpecificationList";
 import { useSpecifications } from "./useSpecifications";
 
+const KINDS = ["DELIVERY", "LISTING_DESK"];
+
 /** Orders a delivery and shows its progress and the finished files. */
 export function Delivery() {
   const { shoot: id = "" } = useParams();
@@ -44,7 +46,7 @@ export function Delivery() {
     keywords: [],
     ...last.credits,
   };
-  const jobs = useJobs(id).filter((j) => j.kind === "DELIVERY");
+  const jobs = useJobs(id).filter((j) => KINDS.includes(j.kind));
   const order = useMutation({
     mutationFn: () =>
       data(
@@ -59,7 +61,7 @@ export function Delivery() {
       ),
   });
   const files = views.length * chosen.length;
-  const busy = order.isPending || jobs.some(underWay);
+  const busy = order.isPending || jobs.some((j) => j.kind === "DELIVERY" && underWay(j));
   const bar = (
     <TopBar
       crumbs={[

@@ -6,6 +6,7 @@ import { Link, useNavigate } from "react-router";
 import { useMay } from "../account/roles";
 import { data, server } from "../api/client";
 import type { Shoot } from "../api/types";
+import { count } from "../bench/words";
 import { useBin } from "../bin/useBin";
 import { CardMenu } from "../kit/CardMenu";
 import { Page, TopBar } from "../kit/Page";
@@ -13,7 +14,7 @@ import { Said } from "../kit/Said";
 import { look } from "../theme";
 import { DropPlace } from "../upload/DropPlace";
 import { add as send } from "../upload/queue";
-import { STATE } from "../contacts/states";
+import { STATE, waits } from "../contacts/states";
 
 /** The studio's commissions. */
 export function Shoots() {
@@ -33,6 +34,7 @@ export function Shoots() {
       void go(`/shoots/${shoot.id}/intake`);
     },
   });
+  const waiting = shoots.data?.flatMap((s) => s.views).filter(waits).length ?? 0;
   const bin = useBin();
   const may = useMay();
   const begin = useMutation({
@@ -53,6 +55,12 @@ export function Shoots() {
         <Page
           bar={
             <TopBar crumbs={[{ name: "Shoots" }]}>
+              <Button component={Link} to="/second-look" variant={waiting > 0 ? "contained" : "outlined"}>
+                {waiting > 0 ? `Second look: ${count(waiting, "view", "views")}` : "Second look"}
+              </Button>
+              <Button component={Link} to="/guide">
+                Field guide
+              </Button>
               {may.remove && (
                 <Button component={Link} to="/bin">
                   Bin
@@ -145,6 +153,7 @@ function ShootCard({
 }) {
   const [only] = shoot.views;
   const covered = shoot.views.find((v) => v.state !== "NEW");
+  const due = shoot.views.filter(waits).length;
   const left = shoot.views.filter((v) => v.state !== "DELIVERED").length;
   return (
     <Box component="article" sx={{ border: 1, borderColor: "divider", bgcolor: "background.paper" }}>
@@ -182,6 +191,7 @@ function ShootCard({
             {shoot.views.length === 0
               ? "Waiting for its frames"
               : `${shoot.views.length} ${shoot.views.length === 1 ? "view" : "views"}, ${left === 0 ? "all delivered" : `${left} to deliver`}`}
+            {due > 0 ? `, ${due} for a second look` : ""}
             {only && left === 1 && shoot.views.length === 1 ? `, ${STATE[only.state]}` : ""}
           </Typography>
         </Box>

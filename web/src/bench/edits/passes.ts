@@ -46,24 +46,47 @@ const STRAIGHT: Point[] = [
   { x: 0, y: 0 },
 ];
 
+/** A kind of pass as a pass of it was set elsewhere. */
+export interface Start extends Kind {
+  strength?: number;
+  points?: Point[];
+}
+
+/** A kind that begins as a pass of another view was set; frames and places are the view's own. */
+export function startingAs(kind: Kind, last: Pass): Start {
+  const set = last.move as unknown as Record<string, number | string>;
+  const points = last.move.kind === "curve" ? last.move.points : undefined;
+  return {
+    ...kind,
+    gate: last.gate,
+    strength: last.strength,
+    points,
+    controls: kind.controls.map((c) => ({ ...c, defaultValue: Number(set[c.name] ?? c.defaultValue) })),
+    choices: kind.choices.map((c) => {
+      const chosen = c.options.find((o) => o === set[c.name]);
+      return chosen === undefined ? c : { ...c, options: [chosen, ...c.options.filter((o) => o !== chosen)] };
+    }),
+  };
+}
+
 /**
  * Adds a pass of a kind with its defaults.
  *
  * @param given frames, choices and numbers by name; the first choice where none is given
  */
-export function addPass(kind: Kind, region: string, given: Record<string, string | number>) {
+export function addPass(kind: Start, region: string, given: Record<string, string | number>) {
   const fields: Record<string, unknown> = { kind: kind.kind };
   kind.controls.forEach((c) => (fields[c.name] = given[c.name] ?? c.defaultValue));
   kind.choices.forEach((c) => (fields[c.name] = given[c.name] ?? c.options[0]));
   kind.frames.forEach((name) => (fields[name] = given[name] ?? ""));
-  if (kind.kind === "curve") fields.points = STRAIGHT;
+  if (kind.kind === "curve") fields.points = kind.points ?? STRAIGHT;
   const pass: Pass = {
     id: newId(),
     on: true,
     move: fields as unknown as Pass["move"],
     where: { region, outside: false },
     gate: kind.gate,
-    strength: 1,
+    strength: kind.strength ?? 1,
     why: "",
     group: "",
   };

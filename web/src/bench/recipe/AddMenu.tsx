@@ -1,5 +1,9 @@
 import { Button, ListSubheader, Menu, MenuItem, Typography } from "@mui/material";
+import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
+import { data, server } from "../../api/client";
+import type { Kind } from "../../api/types";
+import { startingAs } from "../edits/passes";
 import { add } from "../passes";
 import { useHand } from "../state/hand";
 import { useHistory } from "../state/history";
@@ -13,16 +17,34 @@ export interface Addition {
   help: string;
   disabled?: boolean;
   add: () => void;
+  /** The view where it was last set by hand, and adding it as it stands there. */
+  as?: { view: string; add: () => void };
+}
+
+/** How each kind was last set by hand in the other views of the shoot. */
+function useLastMoves() {
+  const id = useView((s) => s.sheet?.id ?? "");
+  const last = useQuery({
+    queryKey: ["last moves", id],
+    queryFn: () => data(server.GET("/api/views/{id}/last-moves", { params: { path: { id } } })),
+    enabled: !!id,
+    staleTime: 0,
+  });
+  return (kind: Kind): Addition["as"] => {
+    const set = last.data?.find((l) => l.kind === kind.kind);
+    return set && { view: set.view, add: () => add(startingAs(kind, set.pass)) };
+  };
 }
 
 /** The kinds of passes that a stage knows, or any, and that the frames allow. */
 function useKindsToAdd(stage: string | undefined): Addition[] {
   const all = useView((s) => s.kinds);
   const frames = useView((s) => s.sheet?.frames.length ?? 0);
+  const last = useLastMoves();
   return all
     .filter((k) => (!stage || k.stage === stage) && k.frames.length < 2)
     .filter((k) => k.frames.length === 0 || k.kind === "clear-casts" || frames > 1)
-    .map((k) => ({ name: k.name, help: k.help, add: () => add(k) }));
+    .map((k) => ({ name: k.name, help: k.help, add: () => add(k), as: last(k) }));
 }
 
 /** One menu for all that can be added, each with a line of help. */
@@ -74,7 +96,7 @@ function Additions({
           In {place}
         </ListSubheader>
       )}
-      {[...lights, ...kinds].map((a) => (
+      {[...lights, ...kinds].flatMap((a) => [
         <MenuItem
           key={a.name}
           aria-label={a.name}
@@ -89,8 +111,21 @@ function Additions({
           <Typography variant="caption" component="div">
             {a.help}
           </Typography>
-        </MenuItem>
-      ))}
+        </MenuItem>,
+        a.as && (
+          <MenuItem
+            key={`${a.name} as`}
+            aria-label={`${a.name} as in ${a.as.view}`}
+            sx={{ pl: 4, display: "block" }}
+            onClick={() => {
+              onClose();
+              a.as?.add();
+            }}
+          >
+            <Typography noWrap>as in {a.as.view}</Typography>
+          </MenuItem>
+        ),
+      ])}
     </Menu>
   );
 }

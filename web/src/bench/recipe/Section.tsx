@@ -1,5 +1,6 @@
 import { Box, Typography } from "@mui/material";
 import type { ReactNode } from "react";
+import { StageHelp } from "../../guide/StageHelp";
 
 /** A stage of the work, or another part of the recipe, under its name. */
 export function Section({ name, note, children }: { name: string; note?: ReactNode; children?: ReactNode }) {
@@ -13,6 +14,7 @@ export function Section({ name, note, children }: { name: string; note?: ReactNo
         <Typography variant="h3" component="h2">
           {name}
         </Typography>
+        <StageHelp stage={name} />
         <Typography
           variant="body2"
           component="div"

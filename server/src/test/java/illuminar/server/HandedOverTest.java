@@ -72,6 +72,31 @@ class HandedOverTest {
     assertThat(visitor.json(links)).isEmpty();
   }
 
+  /** The desk answers for each file by itself; the answers stay with the delivery. */
+  @Test
+  void theListingDeskAnswersForEachPicture() throws Exception {
+    JsonNode job = deliveries.made(Visitor.order(List.of(view), 0, "JPEG", "PNG_8"));
+    String id = job.path("id").asString();
+    HttpResponse<String> sent =
+        visitor.post("/api/shoots/" + shoot + "/deliveries/" + id + "/desk", "");
+    assertThat(sent.statusCode()).as(sent.body()).isEqualTo(202);
+    visitor.done(shoot, Visitor.JSON.readTree(sent.body()).path("id").asString());
+    JsonNode sheet = visitor.json("/api/shoots/" + shoot + "/desk");
+    assertThat(sheet.path("simulated").asBoolean()).isTrue();
+    List<String> objections = new ArrayList<>();
+    for (JsonNode answer : sheet.path("answers")) {
+      if (answer.path("job").asString().equals(id)) {
+        assertThat(answer.path("view").asString()).isEqualTo(view);
+        objections.add(answer.path("name").asString() + answer.path("objections"));
+      }
+    }
+    assertThat(objections).hasSize(2);
+    assertThat(objections).anySatisfy(o -> assertThat(o).contains(".png", "Only JPEG"));
+    assertThat(objections).anySatisfy(o -> assertThat(o).contains(".jpg", "alt text"));
+    String nobody = "/api/shoots/" + shoot + "/deliveries/" + UUID.randomUUID() + "/desk";
+    assertThat(visitor.post(nobody, "").statusCode()).isEqualTo(404);
+  }
+
   /** What was done, in words, read back by the PDF library's own reader and as a page. */
   @Test
   void aReportSaysWhatWasDone() throws Exception {

@@ -18,7 +18,7 @@ import java.util.stream.Stream;
  * The words of a move: its order and what follows it, with its numbers, as {@link Kind#sentence}
  * describes them. The interface says the same with its words as controls ({@code sentence.ts}).
  */
-final class Phrases {
+public final class Phrases {
   /** A number, or a word by its side of neutral, or anything else that has a name. */
   private static final Pattern TOKEN = Pattern.compile("\\{(\\w+)(?:([:?])([^|}]*)\\|([^}]*))?\\}");
 
@@ -98,7 +98,7 @@ final class Phrases {
   }
 
   /** A number with its unit in words: "0.9 stops", "40 %", "−20 mired". */
-  static String amount(double v, String unit) {
+  public static String amount(double v, String unit) {
     if (unit.equals("%")) {
       return plain(Math.rint(1000 * v) / 10) + " %";
     }

@@ -1,5 +1,7 @@
 package illuminar.server.description;
 
+import illuminar.core.cover.CoverPage;
+import illuminar.core.house.HouseStyle;
 import illuminar.core.recipe.Recipe;
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
@@ -19,8 +21,11 @@ import org.springframework.context.annotation.Configuration;
 class ApiDescription {
   static {
     // what recipes are made of is told by the catalogue, not by their classes
-    SpringDocUtils.getConfig()
-        .replaceWithSchema(Recipe.class, new Schema<>().$ref("#/components/schemas/Recipe"));
+    for (Class<?> told : List.of(Recipe.class, HouseStyle.class, CoverPage.class)) {
+      SpringDocUtils.getConfig()
+          .replaceWithSchema(
+              told, new Schema<>().$ref("#/components/schemas/" + told.getSimpleName()));
+    }
   }
 
   @Bean
@@ -38,6 +43,8 @@ class ApiDescription {
       Map.of(
           "WaitingFrame", Set.of("seconds", "aperture", "iso", "focal", "taken", "stops"),
           "FrameCard", Set.of("seconds", "aperture", "iso", "focal", "taken"),
+          "ViewCard", Set.of("restsUntil"),
+          "Judging", Set.of("until"),
           "WantedView", Set.of("into"),
           "Arranged", Set.of("view", "anchor"),
           "Regrouped", Set.of("job"));

@@ -1,7 +1,10 @@
 package illuminar.server.description;
 
+import illuminar.core.cover.CoverPage;
 import illuminar.core.geometry.Upright;
+import illuminar.core.house.HouseStyle;
 import illuminar.core.recipe.Recipe;
+import illuminar.server.house.LastMoves;
 import illuminar.server.recipe.Kinds;
 import illuminar.server.sitting.messages.Answer;
 import illuminar.server.sitting.messages.Request;
@@ -31,6 +34,13 @@ final class RecordSchemas {
 
   void add() {
     schema(Recipe.class);
+    schema(HouseStyle.class);
+    schema(CoverPage.class);
+    Schema<?> cover = new ObjectSchema();
+    property(cover, "id", new StringSchema());
+    property(cover, "page", ref(CoverPage.class));
+    api.getComponents().addSchemas("KeptCover", cover);
+    schema(LastMoves.LastMove.class);
     schema(Request.class);
     schema(Answer.class);
     schema(Upright.Leaning.class);

@@ -7,6 +7,7 @@ import illuminar.core.lineup.LinedUp;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.render.PreviewSession;
 import illuminar.server.cover.Covers;
+import illuminar.server.house.HouseStyles;
 import illuminar.server.recipe.RecipeJson;
 import illuminar.server.recipe.RecipeService;
 import illuminar.server.shoot.FrameRow;
@@ -37,6 +38,7 @@ public class LineUpWork {
   private final FrameLoader loader;
   private final OpenViews open;
   private final RecipeService recipes;
+  private final HouseStyles styles;
   private final RecipeJson json;
   private final Covers covers;
   private final TransactionTemplate transaction;
@@ -47,6 +49,7 @@ public class LineUpWork {
       FrameLoader loader,
       OpenViews open,
       RecipeService recipes,
+      HouseStyles styles,
       RecipeJson json,
       Covers covers,
       TransactionTemplate transaction) {
@@ -55,6 +58,7 @@ public class LineUpWork {
     this.loader = loader;
     this.open = open;
     this.recipes = recipes;
+    this.styles = styles;
     this.json = json;
     this.covers = covers;
     this.transaction = transaction;
@@ -95,7 +99,11 @@ public class LineUpWork {
           frames.saveAllAndFlush(rows);
           fresh.linedUp(table);
           views.saveAndFlush(fresh);
-          recipe.ifPresent(r -> recipes.begin(view.id(), r));
+          recipe.ifPresent(
+              r -> {
+                recipes.begin(view.id(), r);
+                styles.dress(fresh);
+              });
           return Optional.of(session);
         });
   }

@@ -1,8 +1,11 @@
 package illuminar.server.recipe;
 
+import illuminar.core.cover.CoverPage;
+import illuminar.core.house.HouseStyle;
 import illuminar.core.recipe.Recipe;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.Set;
 import org.springframework.http.HttpInputMessage;
 import org.springframework.http.HttpOutputMessage;
 import org.springframework.http.MediaType;
@@ -10,9 +13,11 @@ import org.springframework.http.converter.AbstractHttpMessageConverter;
 import org.springframework.http.converter.HttpMessageNotWritableException;
 import org.springframework.stereotype.Component;
 
-/** Recipes in the bodies of requests, read and refused as everywhere. */
+/** Recipes, house styles and covers in the bodies of requests, read and refused as everywhere. */
 @Component
-class RecipeBodies extends AbstractHttpMessageConverter<Recipe> {
+class RecipeBodies extends AbstractHttpMessageConverter<Record> {
+  private static final Set<Class<?>> READ = Set.of(Recipe.class, HouseStyle.class, CoverPage.class);
+
   private final RecipeJson json;
 
   RecipeBodies(RecipeJson json) {
@@ -22,13 +27,17 @@ class RecipeBodies extends AbstractHttpMessageConverter<Recipe> {
 
   @Override
   protected boolean supports(Class<?> type) {
-    return type == Recipe.class;
+    return READ.contains(type);
   }
 
   @Override
-  protected Recipe readInternal(Class<? extends Recipe> type, HttpInputMessage message)
+  protected Record readInternal(Class<? extends Record> type, HttpInputMessage message)
       throws IOException {
-    return json.read(new String(message.getBody().readAllBytes(), StandardCharsets.UTF_8));
+    String body = new String(message.getBody().readAllBytes(), StandardCharsets.UTF_8);
+    if (type == Recipe.class) {
+      return json.read(body);
+    }
+    return type == HouseStyle.class ? json.readStyle(body) : json.read(body, type);
   }
 
   @Override
@@ -37,7 +46,7 @@ class RecipeBodies extends AbstractHttpMessageConverter<Recipe> {
   }
 
   @Override
-  protected void writeInternal(Recipe recipe, HttpOutputMessage message) {
+  protected void writeInternal(Record recipe, HttpOutputMessage message) {
     throw new HttpMessageNotWritableException("recipes are written by who answers");
   }
 }

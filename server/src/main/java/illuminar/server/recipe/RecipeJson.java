@@ -4,6 +4,7 @@ import com.fasterxml.jackson.annotation.JsonIgnore;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import illuminar.core.geometry.Crop;
 import illuminar.core.geometry.Geometry;
+import illuminar.core.house.HouseStyle;
 import illuminar.core.pass.Gate;
 import illuminar.core.pass.Pass;
 import illuminar.core.recipe.Recipe;
@@ -79,6 +80,14 @@ public class RecipeJson {
         () -> mapper.treeToValue(OlderRecipes.completed(mapper.readTree(json)), Recipe.class));
   }
 
+  /** Reads a house style in the same way. */
+  public HouseStyle readStyle(String json) {
+    return read(
+        () ->
+            mapper.treeToValue(
+                OlderRecipes.completedStyle(mapper.readTree(json)), HouseStyle.class));
+  }
+
   public <T> T read(String json, Class<T> type) {
     return read(() -> mapper.readValue(json, type));
   }
@@ -93,7 +102,7 @@ public class RecipeJson {
     } catch (JacksonException e) {
       throw new Problem(
           HttpStatus.UNPROCESSABLE_CONTENT,
-          refusal(e).orElseGet(() -> "This recipe cannot be read: " + strange(e)));
+          refusal(e).orElseGet(() -> "This cannot be read: " + strange(e)));
     }
   }
 

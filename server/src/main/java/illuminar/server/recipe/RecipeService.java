@@ -1,5 +1,7 @@
 package illuminar.server.recipe;
 
+import illuminar.core.pass.PassKind;
+import illuminar.core.pass.Stage;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.recipe.Refit;
 import illuminar.core.recipe.Sentence;
@@ -152,9 +154,7 @@ public class RecipeService {
     revisions.save(
         new Revision(view.id(), number, view.currentRevision(), json.write(recipe), said));
     view.pointAt(number);
-    if (view.state() == View.State.LINED_UP) {
-      view.come(View.State.BLENDED);
-    }
+    view.worked(balances(recipe));
     views.saveAndFlush(view);
     return number;
   }
@@ -207,8 +207,16 @@ public class RecipeService {
 
   private State point(View view, int revision) {
     view.pointAt(revision);
+    State state = state(view);
+    view.worked(balances(state.recipe()));
     views.saveAndFlush(view);
-    return state(view);
+    return state;
+  }
+
+  /** Whether something is balanced by a recipe. */
+  public static boolean balances(Recipe recipe) {
+    return recipe.passes().stream()
+        .anyMatch(p -> p.on() && PassKind.of(p.move()).stage() == Stage.BALANCE);
   }
 
   /** A recipe is of its own view's frames, also of those that lie in the bin. */

@@ -36,7 +36,9 @@ class ShootController {
       int width,
       int height,
       int frames,
-      @NotNull List<String> look) {}
+      @NotNull List<String> look,
+      @NotNull String note,
+      Instant restsUntil) {}
 
   record ShootCard(
       @NotNull UUID id,
@@ -156,7 +158,9 @@ class ShootController {
                         v.width(),
                         v.height(),
                         service.frames(v.id()).size(),
-                        v.lookAt()))
+                        v.lookAt(),
+                        v.note(),
+                        v.restsUntil().orElse(null)))
             .toList();
     return new ShootCard(shoot.id(), shoot.name(), shoot.created(), views);
   }

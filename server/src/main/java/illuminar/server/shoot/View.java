@@ -20,6 +20,9 @@ public class View {
     NEW,
     LINED_UP,
     BLENDED,
+    BALANCED,
+    RESTING,
+    READY,
     DELIVERED
   }
 
@@ -58,6 +61,11 @@ public class View {
 
   @Column(name = "look_at", columnDefinition = "jsonb")
   private String lookAt = "[]";
+
+  private String note = "";
+
+  @Column(name = "rests_until")
+  private Instant restsUntil;
 
   protected View() {}
 
@@ -127,14 +135,14 @@ public class View {
   /** Line-up is done: the response that was found, as JSON. */
   public void linedUp(String found) {
     response = found;
-    state = currentRevision > 1 ? State.BLENDED : State.LINED_UP;
+    come(currentRevision > 1 ? State.BLENDED : State.LINED_UP);
     lineUp++;
   }
 
   /** Its frames are others now, or have other roles, and are to be lined up anew. */
   public void regrouped(UUID anchor) {
     anchorId = anchor;
-    state = State.NEW;
+    come(State.NEW);
     recipeEdition++;
   }
 
@@ -149,6 +157,44 @@ public class View {
 
   public void come(State to) {
     state = to;
+    restsUntil = null;
+  }
+
+  /**
+   * Its picture has changed: it is no longer what was found ready or was delivered. A view that
+   * rests goes on resting.
+   *
+   * @param balanced whether something is balanced in it
+   */
+  public void worked(boolean balanced) {
+    if (state != State.NEW && state != State.RESTING) {
+      come(byWork(balanced));
+    }
+  }
+
+  /** How far it has come by its recipe alone. */
+  public State byWork(boolean balanced) {
+    return currentRevision <= 1 ? State.LINED_UP : balanced ? State.BALANCED : State.BLENDED;
+  }
+
+  /** Is left alone, to be seen with fresh eyes at a later time. */
+  public void rest(Instant until) {
+    state = State.RESTING;
+    restsUntil = until;
+  }
+
+  /** Until when it rests; nothing while it does not. */
+  public Optional<Instant> restsUntil() {
+    return Optional.ofNullable(restsUntil);
+  }
+
+  /** What somebody wanted to remember about it; empty for nothing. */
+  public String note() {
+    return note;
+  }
+
+  public void note(String words) {
+    note = words;
   }
 
   public void pointAt(int revision) {

@@ -33,6 +33,13 @@ public interface Views extends JpaRepository<View, UUID> {
           + " and v.binned is not null and s.binned is null")
   List<View> findBinned(UUID studio);
 
+  /** Those of a studio that rest, whoever is to be seen first in front. */
+  @Query(
+      "select v from View v join Shoot s on s.id = v.shootId where s.studioId = :studio"
+          + " and v.binned is null and s.binned is null and v.restsUntil is not null"
+          + " order by v.restsUntil, v.position")
+  List<View> findResting(UUID studio);
+
   List<View> findByBinnedBefore(Instant time);
 
   @Lock(LockModeType.PESSIMISTIC_WRITE)

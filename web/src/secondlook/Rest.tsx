@@ -1,0 +1,79 @@
+import {
+  Box,
+  Button,
+  Dialog,
+  FormControlLabel,
+  Radio,
+  RadioGroup,
+  TextField,
+  Typography,
+} from "@mui/material";
+import { useState } from "react";
+import { WHILES } from "./while";
+
+const OWN = "own";
+
+/** Asks until when views rest. */
+export function Rest({
+  what,
+  onRest,
+  onClose,
+}: {
+  /** What rests, as one says it: "Dormer room" or "3 views". */
+  what: string;
+  onRest: (until: string) => void;
+  onClose: () => void;
+}) {
+  const [chosen, setChosen] = useState("day");
+  const [own, setOwn] = useState("");
+  const until = chosen === OWN ? new Date(own) : WHILES.find((w) => w.id === chosen)?.until(new Date());
+  const said = !!until && !Number.isNaN(until.getTime());
+  return (
+    <Dialog open onClose={onClose} aria-label={`Let ${what} rest`}>
+      <Box
+        component="form"
+        sx={{ p: 2.5, width: 420 }}
+        onSubmit={(e) => {
+          e.preventDefault();
+          if (said) onRest(until.toISOString());
+        }}
+      >
+        <Typography variant="h2" sx={{ mb: 1 }}>
+          Let {what} rest
+        </Typography>
+        <Typography sx={{ mb: 1 }}>Then it waits under Second look, to be judged with fresh eyes.</Typography>
+        <RadioGroup aria-label="How long" value={chosen} onChange={(_, to) => setChosen(to)}>
+          {WHILES.map((w, i) => (
+            <FormControlLabel
+              key={w.id}
+              value={w.id}
+              label={w.name}
+              control={<Radio size="small" autoFocus={i === 0} sx={{ p: 0.5 }} />}
+            />
+          ))}
+          <FormControlLabel
+            value={OWN}
+            label="until a day and hour"
+            control={<Radio size="small" sx={{ p: 0.5 }} />}
+          />
+        </RadioGroup>
+        {chosen === OWN && (
+          <TextField
+            size="small"
+            type="datetime-local"
+            value={own}
+            onChange={(e) => setOwn(e.target.value)}
+            slotProps={{ htmlInput: { "aria-label": "Day and hour" } }}
+            sx={{ ml: 3.5, mt: 0.5 }}
+          />
+        )}
+        <Box sx={{ display: "flex", gap: 1, justifyContent: "flex-end", mt: 2 }}>
+          <Button onClick={onClose}>Cancel</Button>
+          <Button type="submit" variant="contained" disabled={!said}>
+            Let {what} rest
+          </Button>
+        </Box>
+      </Box>
+    </Dialog>
+  );
+}
