@@ -94,7 +94,7 @@ export function KeepAlternative({ revision, onClose }: { revision: number; onClo
   const [name, setName] = useState("");
   const { keep } = useChange(view);
   return (
-    <Dialog open onClose={onClose} aria-label="Keep as an alternative">
+    <Dialog open onClose={onClose} slotProps={{ paper: { "aria-label": "Keep as an alternative" } }}>
       <Box
         component="form"
         sx={{ p: 2.5, width: 400, display: "grid", gap: 1.5 }}

@@ -2,7 +2,7 @@ import { Typography } from "@mui/material";
 import { useQuery } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 import { signed } from "../kit/numbers";
-import { readingOf, type Side } from "./sides";
+import { readingsOf, type Side } from "./sides";
 
 /** A place of a picture, as shares of its width and height. */
 export interface Place {
@@ -23,17 +23,17 @@ export function Readings({ a, b, place }: { a: Side; b: Side; place: Place | und
   const inside = rest && rest.x >= 0 && rest.y >= 0 && rest.x <= 1 && rest.y <= 1;
   const read = useQuery({
     queryKey: ["readings", a, b, rest],
-    queryFn: () => Promise.all([a, b].map((s) => readingOf(s, rest?.x ?? 0, rest?.y ?? 0))),
+    queryFn: () => readingsOf(a, b, rest?.x ?? 0, rest?.y ?? 0),
     enabled: !!inside,
     placeholderData: (last) => last,
   });
-  const [one, other] = read.data ?? [];
-  if (!one || !other) return <Typography color="text.secondary">Readings follow the pointer.</Typography>;
+  if (!read.data) return <Typography color="text.secondary">Readings follow the pointer.</Typography>;
+  const { one, other, difference } = read.data;
   const said = ({ lab, stops }: typeof one) =>
     `L* ${lab.l.toFixed(1)}, a* ${signed(lab.a)}, b* ${signed(lab.b)}, ${signed(stops)} st`;
   return (
     <Typography role="status" noWrap>
-      {a.name}: {said(one)}. {b.name}: {said(other)}. ΔL* {signed(other.lab.l - one.lab.l)}
+      {a.name}: {said(one)}. {b.name}: {said(other)}. Apart by {difference.toFixed(1)}
     </Typography>
   );
 }

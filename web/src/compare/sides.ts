@@ -69,14 +69,15 @@ export function pictureOf(of: Side): string {
   return `/api/views/${of.view}/compare/picture?${asked.toString()}`;
 }
 
-/** Where a side is read, at shares of its width and height. */
-export function readingOf(of: Side, x: number, y: number) {
+/** Both sides at one place, at shares of their width and height, and how far they lie apart. */
+export function readingsOf(a: Side, b: Side, x: number, y: number) {
   return data(
-    server.GET("/api/views/{id}/compare/reading", {
+    server.POST("/api/views/{id}/compare/readings", {
       params: {
-        path: { id: of.view },
-        query: { revision: of.revision, without: of.without, x, y },
+        path: { id: a.view },
+        query: { revision: a.revision, without: a.without, x, y },
       },
+      body: { view: b.view, revision: b.revision, without: b.without },
     }),
   );
 }

@@ -9,7 +9,7 @@ export function Note({ view, onClose }: { view: ViewCard; onClose: () => void })
   const [note, setNote] = useState(view.note);
   const keep = useNoting();
   return (
-    <Dialog open onClose={onClose} aria-label={`Note on ${view.name}`}>
+    <Dialog open onClose={onClose} slotProps={{ paper: { "aria-label": `Note on ${view.name}` } }}>
       <Box
         component="form"
         sx={{ p: 2.5, width: 440 }}
@@ -28,6 +28,7 @@ export function Note({ view, onClose }: { view: ViewCard; onClose: () => void })
           multiline
           minRows={3}
           maxRows={10}
+          sx={{ "& .MuiInputBase-multiline": { p: 0 } }}
           size="small"
           value={note}
           onChange={(e) => setNote(e.target.value)}

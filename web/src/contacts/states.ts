@@ -1,5 +1,5 @@
 import type { ViewCard } from "../api/types";
-import { moment } from "../kit/dates";
+import { soon } from "../kit/dates";
 
 /** How far a view has come, in words and in their order. */
 export const STATE: Record<ViewCard["state"], string> = {
@@ -18,5 +18,5 @@ export const waits = (view: ViewCard) => !!view.restsUntil && new Date(view.rest
 /** The state of one view, said in full. */
 export function stateOf(view: ViewCard): string {
   if (waits(view)) return "waits for a second look";
-  return view.restsUntil ? `rests until ${moment(view.restsUntil)}` : STATE[view.state];
+  return view.restsUntil ? `rests until ${soon(view.restsUntil)}` : STATE[view.state];
 }

@@ -69,6 +69,7 @@ export function Panel({
           size="small"
           multiline
           maxRows={6}
+          sx={{ "& .MuiInputBase-multiline": { p: 0 } }}
           label="Words"
           value={page.text}
           onChange={(e) => change({ ...page, text: e.target.value })}

@@ -18,7 +18,7 @@ export function begun(view: string, name: string): CoverPage {
     text: name,
     font: "sans",
     at: { x: 0.5, y: 0.4 },
-    size: 0.09,
+    size: Math.max(0.03, Math.min(0.12, 1.45 / Math.max(1, name.length))),
     fillView: "",
     colour: "#ffffff",
     relief: 0,

@@ -40,7 +40,7 @@ export function SpecificationDialog({
     onClose();
   };
   return (
-    <Dialog open onClose={onClose} aria-label="Specification" maxWidth={false}>
+    <Dialog open onClose={onClose} slotProps={{ paper: { "aria-label": "Specification" } }} maxWidth={false}>
       <Box
         component="form"
         sx={{ p: 2.5, width: 560, display: "grid", gap: 1.75 }}

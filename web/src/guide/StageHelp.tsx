@@ -17,7 +17,12 @@ export function StageHelp({ stage }: { stage: string }) {
       >
         ?
       </Button>
-      <Dialog open={open} onClose={() => setOpen(false)} maxWidth={false} aria-label={page.title}>
+      <Dialog
+        open={open}
+        onClose={() => setOpen(false)}
+        maxWidth={false}
+        slotProps={{ paper: { "aria-label": page.title } }}
+      >
         <Box sx={{ p: 2.5, width: 660 }}>
           <Typography variant="h1" sx={{ mb: 1.5 }}>
             {page.title}

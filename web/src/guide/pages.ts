@@ -4,9 +4,8 @@ export interface GuidePage {
   title: string;
   /** The stage of the bench that it is about, which is where it is tried. */
   stage?: string;
-  /** The demo view that is shown, and its picture without what the page is about. */
+  /** The demo view that is shown. */
   view: string;
-  without?: string;
   /** What the two halves of the picture are. */
   caption: string;
   text: string[];
@@ -19,7 +18,6 @@ export const GUIDE: GuidePage[] = [
     title: "Which frame holds what",
     stage: "Frames",
     view: "Instrument room",
-    without: "all",
     caption: "Left: the ground alone. Right: finished.",
     text: [
       "Before anything is moved, walk down the ladder with the comma and full stop keys. Look for four frames: the one where the room sits well, the one where the view is all there, the one where lamp shades still have a shape, and the one with the clean colour of the flash.",
@@ -32,7 +30,6 @@ export const GUIDE: GuidePage[] = [
     title: "Calm first, drama later",
     stage: "Ground",
     view: "Long table room",
-    without: "Tone",
     caption: "Left: before the tones are set. Right: after.",
     text: [
       "A merge looks impressive at first and gritty an hour later. Mix one real frame back in: 30 to 50 % is common, more where clouds or curtains look crunchy.",
@@ -45,7 +42,6 @@ export const GUIDE: GuidePage[] = [
     title: "A view that is read, not shouted",
     stage: "Windows",
     view: "Instrument room",
-    without: "Windows",
     caption: "Left: as the room's exposure burns it. Right: from the darker frame.",
     text: [
       "A view as dark as the frame that holds it looks pasted in. Half a stop to a stop brighter than the room is what eyes expect through glass.",
@@ -58,7 +54,6 @@ export const GUIDE: GuidePage[] = [
     title: "Mixed light, taken apart",
     stage: "Lights",
     view: "Long table room",
-    without: "Lights",
     caption: "Left: as it was lit. Right: with the lights mixed anew.",
     text: [
       "Lamps on less lamps off is the light of the lamps alone. It can be made weaker, cooler or warmer without touching the daylight beside it.",
@@ -71,7 +66,6 @@ export const GUIDE: GuidePage[] = [
     title: "Flat, then contrast",
     stage: "Tone",
     view: "Stair hall",
-    without: "Tone",
     caption: "Left: before. Right: after.",
     text: [
       "Highlights down first: it shows how much is still in them. Then exposure a touch, midtones and shadows up. The picture looks dull now, and that is right: contrast comes last.",
@@ -82,8 +76,7 @@ export const GUIDE: GuidePage[] = [
   {
     id: "regions",
     title: "One outline, many uses",
-    view: "Front at dusk",
-    without: "Tone",
+    view: "Instrument room",
     caption: "Left: before the tones of its regions are set. Right: after.",
     text: [
       "Make a move that is right for one part of the picture, then confine it there. The same outline serves every other move, inside or outside.",
@@ -96,7 +89,6 @@ export const GUIDE: GuidePage[] = [
     title: "White first, then the rest",
     stage: "Colour",
     view: "Long table room",
-    without: "Colour",
     caption: "Left: with its casts. Right: without them.",
     text: [
       "Pick something that should be neutral, then something else, and compare: shade, lamp and window each tint it in their own way.",
@@ -109,7 +101,6 @@ export const GUIDE: GuidePage[] = [
     title: "Haze belongs to the distance",
     stage: "Air",
     view: "Dormer room",
-    without: "Air",
     caption: "Left: the view as it was. Right: with the haze thinned.",
     text: [
       "Over the whole picture it ruins the foreground: keep it in the view or the sky, and take out what sticks up into it.",
@@ -121,9 +112,8 @@ export const GUIDE: GuidePage[] = [
     id: "balance",
     title: "Walls by numbers",
     stage: "Balance",
-    view: "Front at dusk",
-    without: "Balance",
-    caption: "Left: as the lamps light it. Right: brought together.",
+    view: "Long table room",
+    caption: "Left: before. Right: its white walls brought to those of the other rooms.",
     text: [
       "Pin probes on the surface that is right and on those that are not, several on each: texture makes single readings jump.",
       "Within 2 of each other nobody sees a difference; from 5 on everybody does. Parts in shade want 75 to 80 % of the same correction.",
@@ -135,7 +125,6 @@ export const GUIDE: GuidePage[] = [
     title: "Shadows have two sides",
     stage: "Mend",
     view: "Yard wall at noon",
-    without: "Mend",
     caption: "Left: with its hard shadow. Right: lifted from its lit side.",
     text: [
       "Brightening alone never works: a shadow has another colour and another kind of light. Draw a generous loop and let the lit side lend its light.",
@@ -148,7 +137,6 @@ export const GUIDE: GuidePage[] = [
     title: "Noise low, sharpness in the middle",
     stage: "Finish",
     view: "Stair hall",
-    without: "Finish",
     caption: "Left: before. Right: after.",
     text: [
       "Noise sits in the darks: all of it below 109 of 255, none from 128 up. Leave some grain.",

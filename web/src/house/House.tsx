@@ -1,6 +1,6 @@
 import { Alert, Box, Button, Checkbox, FormControlLabel, Typography } from "@mui/material";
 import { useQuery } from "@tanstack/react-query";
-import { useEffect, useRef, useState } from "react";
+import { useCallback, useEffect, useRef, useState } from "react";
 import { useSearchParams } from "react-router";
 import { useMay } from "../account/roles";
 import { data, server } from "../api/client";
@@ -11,6 +11,8 @@ import { Said } from "../kit/Said";
 import { Sheet } from "../kit/Sheet";
 import { StyleSheet } from "./StyleSheet";
 import { useStyle } from "./useStyle";
+
+const nothing = (s: HouseStyle) => s.shifts.length + s.without.length + s.added.length === 0;
 
 const worked = (s: Shoot) => s.views.filter((v) => v.state !== "NEW").map((v) => v.id);
 
@@ -27,12 +29,15 @@ export function House() {
   const file = useRef<HTMLInputElement>(null);
   const from = asked.get("from");
   const { mutate: learnFrom } = learn;
-  const teach = (views: string[]) => learnFrom(views, { onSuccess: setDraft });
+  const teach = useCallback(
+    (views: string[]) => learnFrom(views, { onSuccess: (to) => setDraft(nothing(to) ? undefined : to) }),
+    [learnFrom],
+  );
   useEffect(() => {
     if (!from) return;
-    learnFrom(from.split(","), { onSuccess: setDraft });
+    teach(from.split(","));
     setAsked({}, { replace: true });
-  }, [from, learnFrom, setAsked]);
+  }, [from, teach, setAsked]);
   const shown = draft ?? style.data;
   const chosen = shoots.data?.find((s) => s.id === shoot);
   const read = async (list: FileList | null) => {
@@ -121,6 +126,11 @@ export function House() {
           )}
         </Box>
         <Box sx={{ display: "grid", gap: 2 }}>
+          {learn.data && nothing(learn.data) && (
+            <Alert severity="info">
+              Nothing was done to more than half of these views that other views could take over.
+            </Alert>
+          )}
           {draft && (
             <Alert
               severity="info"

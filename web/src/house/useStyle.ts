@@ -2,6 +2,10 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { data, server } from "../api/client";
 import type { HouseStyle } from "../api/types";
 
+type Use = { active: boolean };
+
+const USE = ["house style", "use"];
+
 /** The studio's house style, and whether first versions are made in it. */
 export function useStyle() {
   const queries = useQueryClient();
@@ -11,7 +15,7 @@ export function useStyle() {
     staleTime: 0,
   });
   const use = useQuery({
-    queryKey: ["house style", "use"],
+    queryKey: USE,
     queryFn: () => data(server.GET("/api/house-style/use")),
     staleTime: 0,
   });
@@ -22,6 +26,7 @@ export function useStyle() {
   });
   const turn = useMutation({
     mutationFn: (active: boolean) => data(server.PUT("/api/house-style/use", { body: { active } })),
+    onMutate: (active) => queries.setQueryData<Use>(USE, { active }),
     onSettled: fresh,
   });
   const learn = useMutation({

@@ -54,7 +54,11 @@ export function CardMenu({
           </MenuItem>
         )}
       </Menu>
-      <Dialog open={naming !== undefined} onClose={() => setNaming(undefined)} aria-label={`Rename ${name}`}>
+      <Dialog
+        open={naming !== undefined}
+        onClose={() => setNaming(undefined)}
+        slotProps={{ paper: { "aria-label": `Rename ${name}` } }}
+      >
         <Box
           component="form"
           sx={{ p: 2.5, width: 400 }}

@@ -1,4 +1,4 @@
-import { Box, Button, Typography } from "@mui/material";
+import { Box, Button, Tooltip, Typography } from "@mui/material";
 import type { ReactNode } from "react";
 import { look } from "../theme";
 import type { Selection } from "./selection";
@@ -28,12 +28,14 @@ export function Chosen({
         gap: 1,
         borderTop: `2px solid ${look.amberFill}`,
         bgcolor: look.white,
+        "& .MuiButton-root": { whiteSpace: "nowrap" },
       }}
     >
-      <Typography sx={{ flexGrow: 1 }}>
-        {n} {n === 1 ? `${what} is` : `${what}s are`} chosen. Shift and a press choose all between, Ctrl+A
-        all, Esc none.
-      </Typography>
+      <Tooltip title="Shift and a press choose all between, Ctrl+A all, Esc none">
+        <Typography noWrap sx={{ mr: "auto" }}>
+          {n} {n === 1 ? `${what} is` : `${what}s are`} chosen
+        </Typography>
+      </Tooltip>
       {children}
       <Button onClick={selection.clear}>Choose none</Button>
     </Box>

@@ -21,7 +21,7 @@ export function Question({
   onClose: () => void;
 }) {
   return (
-    <Dialog open={open} onClose={onClose} aria-label={title}>
+    <Dialog open={open} onClose={onClose} slotProps={{ paper: { "aria-label": title } }}>
       <Box sx={{ p: 2.5, width: 440 }}>
         <Typography variant="h2" sx={{ mb: 1 }}>
           {title}

@@ -13,6 +13,7 @@ interface Seen {
   shootName: string;
   note: string;
   until: string;
+  due: boolean;
 }
 
 const picture = (view: string, without: string) =>
@@ -118,7 +119,8 @@ export function Look({
       >
         <Box sx={{ flexGrow: 1, minWidth: 0 }}>
           <Typography noWrap>
-            <b>{seen.name}</b>, {seen.shootName}; {at + 1} of {views.length}, waits since {moment(seen.until)}
+            <b>{seen.name}</b>, {seen.shootName}; {at + 1} of {views.length},{" "}
+            {seen.due ? "waits since" : "rests until"} {moment(seen.until)}
           </Typography>
           {seen.note && (
             <Typography noWrap color="text.secondary">

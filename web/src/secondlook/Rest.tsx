@@ -29,7 +29,7 @@ export function Rest({
   const until = chosen === OWN ? new Date(own) : WHILES.find((w) => w.id === chosen)?.until(new Date());
   const said = !!until && !Number.isNaN(until.getTime());
   return (
-    <Dialog open onClose={onClose} aria-label={`Let ${what} rest`}>
+    <Dialog open onClose={onClose} slotProps={{ paper: { "aria-label": `Let ${what} rest` } }}>
       <Box
         component="form"
         sx={{ p: 2.5, width: 420 }}

@@ -39,7 +39,7 @@ export function SecondLook() {
                 <TableCell>Shoot</TableCell>
                 <TableCell>Note</TableCell>
                 <TableCell>Rests until</TableCell>
-                <TableCell />
+                <TableCell>Now</TableCell>
               </TableRow>
             </TableHead>
             <TableBody>

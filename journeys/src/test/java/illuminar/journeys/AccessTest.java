@@ -128,6 +128,12 @@ class AccessTest {
     page.navigate(carry);
     page.getByText("There is no other view").waitFor();
     look("carry over");
+    secondLook(table);
+    page.navigate(table + "/cover");
+    bench.button("Make a new cover").click();
+    page.locator("[data-testid=cover] img").waitFor();
+    page.getByLabel("Shadow, as the sun of the picture throws it").check();
+    look("cover");
     page.navigate(table);
     page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Frames").setExact(true))
         .click();
@@ -140,7 +146,8 @@ class AccessTest {
     page.navigate(bench.url() + "/shoots");
     page.getByText("New shoot").waitFor();
     look("shoots");
-    for (String place : List.of("/bin", "/account", "/people", "/no/such/place")) {
+    for (String place :
+        List.of("/bin", "/account", "/people", "/house-style", "/guide", "/no/such/place")) {
       page.navigate(bench.url() + place);
       page.waitForTimeout(1500);
       look(place);
@@ -152,5 +159,19 @@ class AccessTest {
     Chromium.signIn(page);
     page.getByText("New shoot").waitFor();
     assertThat(violations).isEmpty();
+  }
+
+  private void secondLook(String table) {
+    page.navigate(table);
+    page.getByLabel("More about Instrument room").click();
+    page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Let it rest …")).click();
+    look("rest");
+    bench.button("Let Instrument room rest").click();
+    page.getByText("rests until").waitFor();
+    page.navigate(bench.url() + "/second-look");
+    bench.button("Look at it now").click();
+    page.getByAltText("Instrument room").waitFor();
+    look("second look");
+    page.keyboard().press("Escape");
   }
 }

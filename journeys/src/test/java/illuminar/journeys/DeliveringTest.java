@@ -74,6 +74,10 @@ class DeliveringTest {
             AriaRole.REGION, new Page.GetByRoleOptions().setName(Pattern.compile("^Delivery of")));
     assertThat(delivery).containsText("4 files");
 
+    entered.button("Send to the listing desk").click();
+    assertThat(delivery.getByText("Refused by the listing desk.")).hasCount(4);
+    assertThat(delivery).containsText("Only JPEG files can be read here.");
+
     entered.button("Make a client link").click();
     String link = page.getByLabel("Send this link; it is shown only now").inputValue();
     assertThat(names(fetchedBy(link))).hasSize(4).anyMatch(n -> n.matches("01-.*-\\d{4}-.*png"));

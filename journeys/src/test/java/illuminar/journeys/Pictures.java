@@ -4,7 +4,6 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
-import com.microsoft.playwright.options.WaitForSelectorState;
 import illuminar.server.TestServer;
 import java.nio.file.Path;
 import java.util.regex.Pattern;
@@ -17,8 +16,11 @@ public final class Pictures {
   private final Page page;
   private final Shots shots;
 
-  private Pictures(Page page, Path folder) {
+  private final String url;
+
+  private Pictures(Page page, Path folder, String url) {
     this.page = page;
+    this.url = url;
     shots = new Shots(page, folder);
   }
 
@@ -29,7 +31,7 @@ public final class Pictures {
       Page page = chromium.page();
       page.setDefaultTimeout(60_000);
       page.navigate(server.url());
-      new Pictures(page, Path.of(args[1])).take();
+      new Pictures(page, Path.of(args[1]), server.url()).take();
     }
   }
 
@@ -53,6 +55,10 @@ public final class Pictures {
     shots.keep("shoots");
     intake();
     contacts();
+    StudioPictures studio = new StudioPictures(page, shots);
+    String shoot = id("s => s.name === 'Fennick Weather House'", "s => s.id");
+    studio.cover(
+        shoot, id("s => true", "s => s.views.find(v => v.name === 'Yard wall at noon').id"), url);
     carry();
     frames();
     bench();
@@ -81,7 +87,18 @@ public final class Pictures {
     shots.button("Deliver 2 files").click();
     page.getByText("Instrument-room.jpg").waitFor();
     shots.keep("delivery");
-    new StudioPictures(page, shots).take();
+    studio.judged(shoot, url);
+    new GuidePictures(page, Path.of("web/public/guide"), url).take();
+  }
+
+  private String id(String which, String what) {
+    return (String)
+        page.evaluate(
+            "async () => (await (await fetch('/api/shoots')).json()).filter("
+                + which
+                + ").map("
+                + what
+                + ")[0]");
   }
 
   private void intake() {
@@ -191,20 +208,6 @@ public final class Pictures {
     page.mouse().move(5, 5);
     shots.rest();
     shots.keep("bench-lights");
-    page.evaluate("() => document.activeElement.blur()");
-    page.keyboard().press("h");
-    page.getByTestId("watch-mark").first().waitFor();
-    shots.rest();
-    shots.keep("bench-watch");
-    page.keyboard().press("h");
-    page.keyboard().press("6");
-    shots.button("Cast map").click();
-    page.getByAltText("Cast map").waitFor();
-    page.mouse().move(5, 5);
-    shots.rest();
-    page.waitForTimeout(2500);
-    shots.keep("cast-map");
-    shots.button("Cast map").click();
   }
 
   /** The Yard wall and its paving out of the shadow, without the can on the bench. */
@@ -220,8 +223,7 @@ public final class Pictures {
     leaveRegion();
     page.mouse().move(5, 5);
     shots.rest();
-    page.getByText("Drawing the picture")
-        .waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.HIDDEN));
+    page.getByText("Drawing the picture").waitFor(Shots.gone());
     shots.keep("bench-mend");
   }
 

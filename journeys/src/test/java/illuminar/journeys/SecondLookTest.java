@@ -26,7 +26,6 @@ class SecondLookTest {
         AriaRole.MENUITEM, new Page.GetByRoleOptions().setName(name).setExact(true));
   }
 
-
   private static void more(String view, String what) {
     page.getByLabel("More about " + view, new Page.GetByLabelOptions().setExact(true)).click();
     item(what).click();

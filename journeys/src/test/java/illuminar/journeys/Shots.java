@@ -4,6 +4,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.WaitForSelectorState;
 import java.nio.file.Path;
 import java.util.regex.Pattern;
 
@@ -15,6 +16,11 @@ final class Shots {
   Shots(Page page, Path folder) {
     this.page = page;
     this.folder = folder;
+  }
+
+  /** Waits for something not to be seen any more. */
+  static Locator.WaitForOptions gone() {
+    return new Locator.WaitForOptions().setState(WaitForSelectorState.HIDDEN);
   }
 
   /** No job runs any more. */

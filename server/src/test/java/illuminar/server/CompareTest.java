@@ -42,8 +42,14 @@ class CompareTest {
   }
 
   private static double light(int revision, String without) {
+    return readings(revision, without, revision).at("/one/stops").asDouble();
+  }
+
+  private static JsonNode readings(int revision, String without, int beside) {
     String asked = "?revision=" + revision + "&without=" + without + "&x=0.2&y=0.8";
-    return VISITOR.json(VIEW + "/compare/reading" + asked).path("stops").asDouble();
+    String other =
+        "{\"view\": \"%s\", \"revision\": %d, \"without\": \"\"}".formatted(OPENED.id(), beside);
+    return Visitor.JSON.readTree(VISITOR.post(VIEW + "/compare/readings" + asked, other).body());
   }
 
   @Test
@@ -54,6 +60,10 @@ class CompareTest {
     assertThat(light(bright, "") - light(dark, "")).isCloseTo(0.5, within(0.03));
     assertThat(light(0, "")).isEqualTo(light(bright, ""));
     assertThat(light(dark, "Tone")).isEqualTo(light(bright, "all"));
+    assertThat(readings(dark, "", dark).path("difference").asDouble()).isZero();
+    JsonNode apart = readings(dark, "", bright);
+    assertThat(apart.at("/other/stops").asDouble()).isEqualTo(light(bright, ""));
+    assertThat(apart.path("difference").asDouble()).isBetween(1.0, 15.0);
     String difference = VIEW + "/compare/difference?a=" + dark + "&b=";
     var same = VISITOR.get(difference + dark);
     assertThat(same.headers().firstValueAsLong("content-length").orElse(1)).isPositive();

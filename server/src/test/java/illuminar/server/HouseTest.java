@@ -1,133 +1,95 @@
 package illuminar.server;
 
-import static org.assertj.core.api.Assertions.assertThat;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
-import java.net.http.HttpResponse;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
+import com.tngtech.archunit.core.domain.JavaClass;
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.library.dependencies.SliceAssignment;
+import com.tngtech.archunit.library.dependencies.SliceIdentifier;
 import org.junit.jupiter.api.Test;
-import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.node.ObjectNode;
 
-/** A house style kept before a card is taken in, and learned from what came of it. */
+/** Features stand beside each other, none in a circle. Common practice, no source. */
 class HouseTest {
-  private static final String STYLE = "/api/house-style";
-  private static TestServer server;
-  private static Visitor visitor;
-  private static TwoViews views;
+  private static final JavaClasses HOUSE =
+      new ClassFileImporter()
+          .withImportOption(new ImportOption.DoNotIncludeTests())
+          .importPackages("illuminar.server", "illuminar.files");
 
-  /** A vignette everywhere, and no cast cleared. */
-  private static final String KEPT =
-      """
-      {"shifts": [], "without": ["clear-casts"], "added": [
-        {"id": "house-vignette", "on": true, "strength": 0.5, "why": "", "group": "",
-         "gate": {"from": -100, "full": -100, "fullTo": 100, "to": 100},
-         "where": {"region": "", "outside": false},
-         "move": {"kind": "vignette", "amount": 0.3, "softness": 0.8, "roundness": 0,
-                  "across": 0.5, "down": 0.5}}]}
-      """;
+  private static final SliceAssignment PACKAGES =
+      new SliceAssignment() {
+        @Override
+        public String getDescription() {
+          return "packages";
+        }
 
-  @BeforeAll
-  static void begin() {
-    server = new TestServer("house_test");
-    visitor = new Visitor(server.url()).signedIn();
-    HttpResponse<String> kept = visitor.send("PUT", STYLE, KEPT);
-    assertThat(kept.statusCode()).as(kept.body()).isEqualTo(204);
-    views = TwoViews.takenIn(visitor);
-  }
+        @Override
+        public SliceIdentifier getIdentifierOf(JavaClass type) {
+          return type.getPackageName().startsWith("illuminar.core")
+              ? SliceIdentifier.ignore()
+              : SliceIdentifier.of(type.getPackageName());
+        }
+      };
 
-  @AfterAll
-  static void end() {
-    server.close();
-  }
-
-  private static JsonNode state(String view) {
-    return visitor.json("/api/views/" + view + "/recipe");
-  }
-
-  private static boolean has(JsonNode recipe, String kind) {
-    for (JsonNode pass : recipe.path("passes")) {
-      if (pass.at("/move/kind").asString().equals(kind)) {
-        return true;
-      }
-    }
-    return false;
-  }
-
-  private static JsonNode put(String view, JsonNode recipe) {
-    String match = "\"" + state(view).path("edition").asLong() + "\"";
-    HttpResponse<String> answer =
-        visitor.send("PUT", "/api/views/" + view + "/recipe", recipe.toString(), "If-Match", match);
-    assertThat(answer.statusCode()).as(answer.body()).isEqualTo(200);
-    return Visitor.JSON.readTree(answer.body());
-  }
-
-  /** The style is a step of its own: undo leads to the first version as it was measured. */
   @Test
-  void firstVersionsAreMadeInTheStyle() {
-    JsonNode state = state(views.second());
-    assertThat(state.path("said").asString()).isEqualTo("house style");
-    assertThat(has(state.path("recipe"), "vignette")).isTrue();
-    assertThat(has(state.path("recipe"), "clear-casts")).isFalse();
-    assertThat(visitor.json("/api/views/" + views.second()).path("state").asString())
-        .isEqualTo("LINED_UP");
-    String match = "\"" + state.path("edition").asLong() + "\"";
-    String at = "/api/views/" + views.second();
-    visitor.send("POST", at + "/undo", null, "If-Match", match);
-    assertThat(has(state(views.second()).path("recipe"), "vignette")).isFalse();
-    match = "\"" + state(views.second()).path("edition").asLong() + "\"";
-    visitor.send("POST", at + "/redo", null, "If-Match", match);
-    assertThat(state(views.second()).path("recipe")).isEqualTo(state.path("recipe"));
-  }
-
-  /** What is learned is the whole difference from what was measured, the old style included. */
-  @Test
-  void whatWasDoneIsLearnedAndOfferedInOtherViews() {
-    ObjectNode recipe = (ObjectNode) state(views.first()).path("recipe").deepCopy();
-    for (JsonNode pass : recipe.path("passes")) {
-      if (pass.at("/move/kind").asString().equals("vignette")) {
-        ((ObjectNode) pass.path("move")).put("amount", 0.45);
-      }
-    }
-    put(views.first(), recipe);
-    String wish = "{\"views\": [\"" + views.first() + "\"]}";
-    JsonNode learned = Visitor.JSON.readTree(visitor.post(STYLE + "/learned", wish).body());
-    assertThat(learned.at("/added/0/move/kind").asString()).isEqualTo("vignette");
-    assertThat(learned.at("/added/0/move/amount").asDouble()).isEqualTo(0.45);
-    assertThat(learned.at("/added/0/strength").asDouble()).isEqualTo(0.5);
-    assertThat(visitor.json(STYLE)).as("nothing is kept").isEqualTo(Visitor.JSON.readTree(KEPT));
-    JsonNode last = visitor.json("/api/views/" + views.second() + "/last-moves");
-    JsonNode vignette = null;
-    for (JsonNode l : last) {
-      vignette = l.path("kind").asString().equals("vignette") ? l : vignette;
-    }
-    assertThat(vignette.path("view").asString()).isEqualTo(TwoViews.FIRST);
-    assertThat(vignette.at("/pass/move/amount").asDouble()).isEqualTo(0.45);
+  void packagesFormNoCircle() {
+    slices().assignedFrom(PACKAGES).should().beFreeOfCycles().check(HOUSE);
   }
 
   @Test
-  void aStyleGoesOutAndInAsAFile() {
-    HttpResponse<String> file = visitor.get(STYLE + "/file");
-    assertThat(file.headers().firstValue("Content-Disposition").orElse(""))
-        .contains("house-style.json");
-    assertThat(visitor.send("PUT", STYLE, file.body()).statusCode()).isEqualTo(204);
-    assertThat(visitor.json(STYLE)).isEqualTo(Visitor.JSON.readTree(file.body()));
-    String unknown = "{\"shifts\": [], \"without\": [\"magic\"], \"added\": []}";
-    HttpResponse<String> refused = visitor.send("PUT", STYLE, unknown);
-    assertThat(refused.statusCode()).isEqualTo(422);
-    assertThat(refused.body()).contains("knows no pass magic");
-    assertThat(visitor.send("PUT", STYLE, "[]").statusCode()).isEqualTo(422);
-    assertThat(visitor.json(STYLE)).isEqualTo(Visitor.JSON.readTree(file.body()));
+  void filesKnowNoServer() {
+    noClasses()
+        .that()
+        .resideInAPackage("illuminar.files..")
+        .should()
+        .dependOnClassesThat()
+        .resideInAnyPackage("illuminar.server..", "org.springframework..")
+        .check(HOUSE);
   }
 
+  /** Whatever a file of others holds, a process of its own meets it. */
   @Test
-  void aStyleCanRest() {
-    assertThat(visitor.send("PUT", STYLE + "/use", "{\"active\": false}").statusCode())
-        .isEqualTo(204);
-    assertThat(visitor.json(STYLE + "/use").path("active").asBoolean()).isFalse();
-    assertThat(visitor.json(STYLE)).isEqualTo(Visitor.JSON.readTree(KEPT));
-    visitor.send("PUT", STYLE + "/use", "{\"active\": true}");
-    String nothing = "{\"views\": []}";
-    assertThat(visitor.post(STYLE + "/learned", nothing).statusCode()).isEqualTo(409);
+  void filesOfOthersAreOpenedAtOneDoor() {
+    noClasses()
+        .that()
+        .resideInAPackage("illuminar.server..")
+        .should()
+        .dependOnClassesThat()
+        .haveSimpleName("PictureReader")
+        .check(HOUSE);
+    noClasses()
+        .that()
+        .resideOutsideOfPackages("illuminar.server.reading..", "illuminar.files..")
+        .should()
+        .callConstructor(
+            illuminar.files.PictureWorkers.class,
+            java.util.List.class,
+            int.class,
+            illuminar.files.Patience.class)
+        .check(HOUSE);
+  }
+
+  /** A job is known by its kind, a format by its interface. */
+  @Test
+  void jobsAndFormatsAreNotKnownByName() {
+    noClasses()
+        .that()
+        .resideInAPackage("illuminar.server.job..")
+        .should()
+        .dependOnClassesThat()
+        .haveSimpleNameEndingWith("DeliveryWork")
+        .orShould()
+        .dependOnClassesThat()
+        .haveSimpleNameEndingWith("IntakeWork")
+        .check(HOUSE);
+    noClasses()
+        .that()
+        .resideOutsideOfPackage("illuminar.server.delivery.format..")
+        .should()
+        .dependOnClassesThat()
+        .haveNameMatching(".*\\.(Jpeg|Tiff|Png|Layers)")
+        .check(HOUSE);
   }
 }

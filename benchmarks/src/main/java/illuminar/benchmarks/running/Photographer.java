@@ -39,6 +39,19 @@ public final class Photographer {
     ended(shoot, visitor.deliver(shoot, views, "JPEG"));
   }
 
+  /** Delivers by an order as JSON. */
+  void deliver(String shoot, String order) {
+    String answer = visitor.post("/api/shoots/" + shoot + "/delivery", order).body();
+    ended(shoot, Visitor.JSON.readTree(answer));
+  }
+
+  /** Waits until no job of the shoot is under way. */
+  void idle(String shoot) {
+    for (JsonNode job : visitor.json("/api/shoots/" + shoot + "/jobs")) {
+      visitor.done(shoot, job.path("id").asString(), PATIENCE);
+    }
+  }
+
   private void ended(String shoot, JsonNode job) {
     JsonNode end = visitor.done(shoot, job.path("id").asString(), PATIENCE);
     if (!end.path("state").asString().equals("DONE")) {

@@ -15,6 +15,7 @@ public final class Running {
   static {
     MEASURES.put("view", new ColdView());
     MEASURES.put("table", new ContactTable());
+    MEASURES.put("set", new WholeSet());
     MEASURES.put("sending", new Sending());
     MEASURES.put("largest", new LargestView());
     MEASURES.put("people", new EightPeople());

@@ -124,6 +124,19 @@ class LetteredTest {
     assertThat(made.picture().g()[80 * W + 140]).isCloseTo(0.5f * 0.35f, within(0.01f));
   }
 
+  /** A red rug beside a grey floor is no shadow. */
+  @Test
+  void anotherColourIsNoShadow() {
+    Picture floor = plain(0.5f, 0.5f, 0.5f);
+    for (int i = 152 * W; i < 158 * W; i++) {
+      floor.g()[i] = 0.08f;
+      floor.b()[i] = 0.1f;
+    }
+    CastShadow along = new CastShadow(at(20, 155), at(40, 155), at(20, 135), false, 1, 0, 1);
+    assertThat(Lettered.of(floor, letters(bar(100, 30, 40), 0), Optional.of(along)).shadowSeen())
+        .isFalse();
+  }
+
   @Test
   void withoutLettersThePictureStays() {
     Picture below = plain(0.2f, 0.3f, 0.4f);

@@ -1,5 +1,6 @@
 package illuminar.server.compare;
 
+import illuminar.core.colour.Ciede2000;
 import illuminar.core.colour.Lab;
 import illuminar.core.geometry.Laid;
 import illuminar.core.measure.Reading;
@@ -29,6 +30,8 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -93,20 +96,44 @@ class CompareController {
   record PlaceReading(@NotNull Lab lab, double stops) {}
 
   /**
-   * Reads a place of the picture.
+   * The other picture that is read.
    *
-   * @param x share of its width; {@code y} of its height
+   * @param view id of its view
+   * @param revision number of a step, 0 for how it is now
+   * @param without what is left out of it
    */
-  @GetMapping("/reading")
-  PlaceReading reading(
+  record Beside(@NotNull UUID view, int revision, @NotNull String without) {}
+
+  /**
+   * Both pictures under one pointer.
+   *
+   * @param difference CIEDE2000
+   */
+  record TwoReadings(@NotNull PlaceReading one, @NotNull PlaceReading other, double difference) {}
+
+  /**
+   * Reads one place of two pictures.
+   *
+   * @param x share of their width; {@code y} of their height
+   */
+  @PostMapping("/readings")
+  TwoReadings readings(
       @AuthenticationPrincipal Member member,
       @PathVariable UUID id,
       @RequestParam(defaultValue = "0") int revision,
       @RequestParam(defaultValue = "") String without,
       @RequestParam double x,
-      @RequestParam double y) {
+      @RequestParam double y,
+      @RequestBody Beside beside) {
     View view = shoots.ownedView(member.studio(), id);
-    Recipe recipe = recipe(view, new Seen(revision, without));
+    View other = shoots.ownedView(member.studio(), beside.view());
+    PlaceReading here = reading(view, recipe(view, new Seen(revision, without)), x, y);
+    PlaceReading there =
+        reading(other, recipe(other, new Seen(beside.revision(), beside.without())), x, y);
+    return new TwoReadings(here, there, Ciede2000.difference(here.lab(), there.lab()));
+  }
+
+  private PlaceReading reading(View view, Recipe recipe, double x, double y) {
     Laid laid = Laid.of(recipe.geometry(), view.width(), view.height());
     Raster whole = whole(laid, MOST_EDGE / 2);
     int cx = (int) Math.max(0, Math.min(whole.width() - 1, x * whole.width()));

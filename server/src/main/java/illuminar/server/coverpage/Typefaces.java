@@ -60,7 +60,7 @@ class Typefaces {
   Path2D outlines(String font, String text) {
     TrueTypeFont face = read.get(font);
     if (face == null) {
-      throw new IllegalArgumentException("there is no typeface " + font);
+      throw new IllegalArgumentException("There is no typeface " + font + ".");
     }
     try {
       List<String> lines = text.lines().map(String::strip).toList();
@@ -84,9 +84,9 @@ class Typefaces {
         .forEach(c -> lacking.add(Character.toString(c)));
     if (!lacking.isEmpty()) {
       throw new IllegalArgumentException(
-          "this typeface has no "
+          "This typeface has no "
               + String.join(" ", lacking)
-              + "; write it otherwise or take another");
+              + "; write it otherwise or take another.");
     }
   }
 

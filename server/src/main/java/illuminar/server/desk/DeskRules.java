@@ -111,7 +111,7 @@ final class DeskRules {
 
   private static void metadata(Metadata metadata, List<String> all) {
     IccDirectory icc = metadata.getFirstDirectoryOfType(IccDirectory.class);
-    String profile = icc == null ? "" : icc.getString(IccDirectory.TAG_TAG_desc);
+    String profile = icc == null ? "" : icc.getDescription(IccDirectory.TAG_TAG_desc);
     if (profile == null || !profile.contains("sRGB")) {
       all.add("The colour profile is not sRGB.");
     }
