@@ -128,7 +128,7 @@ export function Look({
             </Typography>
           )}
         </Box>
-        <Button aria-pressed={mirrored} onClick={() => setMirrored(!mirrored)} title="M">
+        <Button aria-pressed={mirrored} onClick={() => setMirrored(!mirrored)} title="Key M">
           Mirror
         </Button>
         <Button
@@ -154,7 +154,7 @@ export function Look({
         </Button>
         <Button onClick={() => setResting(true)}>Let it rest …</Button>
         <Button onClick={() => judge({ judged: "WORK" })}>Needs work</Button>
-        <Button variant="contained" title="R" onClick={() => judge({ judged: "READY" })}>
+        <Button variant="contained" title="Key R" onClick={() => judge({ judged: "READY" })}>
           It is ready
         </Button>
         <Button onClick={onLeave}>Leave</Button>

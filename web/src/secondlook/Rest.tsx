@@ -41,7 +41,7 @@ export function Rest({
         <Typography variant="h2" sx={{ mb: 1 }}>
           Let {what} rest
         </Typography>
-        <Typography sx={{ mb: 1 }}>Then it waits under Second look, to be judged with fresh eyes.</Typography>
+        <Typography sx={{ mb: 1 }}>When the time is over, Second look asks for a fresh judgement.</Typography>
         <RadioGroup aria-label="How long" value={chosen} onChange={(_, to) => setChosen(to)}>
           {WHILES.map((w, i) => (
             <FormControlLabel

@@ -225,24 +225,23 @@ class PictureWorkersTest {
     Set<Long> others = children();
     workers = workers("-Xmx64m", new Patience(Duration.ofSeconds(3), Duration.ofMillis(1)));
     workers.ready();
-    Set<Long> started = children();
-    started.removeAll(others);
-    String worker = String.valueOf(started.iterator().next());
-    assertThat(new ProcessBuilder("kill", "-STOP", worker).start().waitFor()).isZero();
+    long worker = children().stream().filter(c -> !others.contains(c)).findFirst().orElseThrow();
+    signal("-STOP", worker);
     long since = System.nanoTime();
     CompletableFuture<Void> goes =
         CompletableFuture.runAsync(
-            () -> {
-              try {
-                new ProcessBuilder("kill", "-CONT", worker).start();
-              } catch (IOException e) {
-                throw new UncheckedIOException(e);
-              }
-            },
-            CompletableFuture.delayedExecutor(4, TimeUnit.SECONDS));
+            () -> signal("-CONT", worker), CompletableFuture.delayedExecutor(4, TimeUnit.SECONDS));
     assertThat(workers.pixels(file, "good.png", ALWAYS).width()).isPositive();
     assertThat(Duration.ofNanos(System.nanoTime() - since)).isGreaterThan(Duration.ofSeconds(3));
     goes.join();
+  }
+
+  private static void signal(String which, long process) {
+    try {
+      new ProcessBuilder("kill", which, String.valueOf(process)).start().onExit().join();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
   }
 
   /** Those of this process, what earlier tests have ended and the machine not yet forgotten too. */

@@ -102,7 +102,14 @@ class CompareController {
    * @param revision number of a step, 0 for how it is now
    * @param without what is left out of it
    */
-  record Beside(@NotNull UUID view, int revision, @NotNull String without) {}
+  record Beside(@NotNull UUID view, int revision, @NotNull String without) {
+    Beside {
+      if (view == null) {
+        throw new IllegalArgumentException("Say which view is read beside it.");
+      }
+      without = without == null ? "" : without;
+    }
+  }
 
   /**
    * Both pictures under one pointer.

@@ -13,6 +13,7 @@ import java.lang.annotation.Retention;
 import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
 import java.util.List;
+import java.util.Objects;
 import java.util.UUID;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -87,7 +88,11 @@ class HouseStyleController {
         member.studio(), new HouseStyles.Kept(use.active(), styles.of(member.studio()).style()));
   }
 
-  record From(List<UUID> views) {}
+  record From(List<UUID> views) {
+    From {
+      views = views == null ? List.of() : views.stream().filter(Objects::nonNull).toList();
+    }
+  }
 
   /** What could be learned from views; nothing is kept. */
   @PostMapping(value = "/house-style/learned", produces = MediaType.APPLICATION_JSON_VALUE)

@@ -6,6 +6,7 @@ import illuminar.server.shoot.View;
 import jakarta.validation.constraints.NotNull;
 import java.time.Instant;
 import java.util.List;
+import java.util.Objects;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -67,7 +68,14 @@ class SecondLookController {
    *
    * @param until when a view that rests is seen again
    */
-  record Judging(@NotNull List<UUID> views, @NotNull SecondLook.Judged judged, Instant until) {}
+  record Judging(@NotNull List<UUID> views, @NotNull SecondLook.Judged judged, Instant until) {
+    Judging {
+      views = views == null ? List.of() : views.stream().filter(Objects::nonNull).toList();
+      if (views.isEmpty() || judged == null) {
+        throw new IllegalArgumentException("Say which views are judged, and as what.");
+      }
+    }
+  }
 
   @PostMapping("/views/judged")
   @ResponseStatus(HttpStatus.NO_CONTENT)
