@@ -76,8 +76,8 @@ export const GUIDE: GuidePage[] = [
   {
     id: "regions",
     title: "One outline, many uses",
-    view: "Instrument room",
-    caption: "Left: before the tones of its regions are set. Right: after.",
+    view: "Long table room",
+    caption: "A region of an ellipse, a ramp and a tone band, its outside veiled.",
     text: [
       "Make a move that is right for one part of the picture, then confine it there. The same outline serves every other move, inside or outside.",
       "A ramp darkens whatever sticks up through it. Take the chimney out again with an erasing brush, or let a tone band keep it out.",
@@ -112,8 +112,8 @@ export const GUIDE: GuidePage[] = [
     id: "balance",
     title: "Walls by numbers",
     stage: "Balance",
-    view: "Long table room",
-    caption: "Left: before. Right: its white walls brought to those of the other rooms.",
+    view: "Front at dusk",
+    caption: "Three probes and the board that compares them.",
     text: [
       "Pin probes on the surface that is right and on those that are not, several on each: texture makes single readings jump.",
       "Within 2 of each other nobody sees a difference; from 5 on everybody does. Parts in shade want 75 to 80 % of the same correction.",

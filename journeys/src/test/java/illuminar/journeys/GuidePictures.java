@@ -4,6 +4,7 @@ import com.microsoft.playwright.APIResponse;
 import com.microsoft.playwright.Page;
 import java.awt.Color;
 import java.awt.Graphics2D;
+import java.awt.RenderingHints;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
@@ -13,6 +14,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageWriteParam;
@@ -38,13 +40,17 @@ final class GuidePictures {
           new Picture("windows", "Instrument room", "Windows"),
           new Picture("lights", "Long table room", "Lights"),
           new Picture("tone", "Stair hall", "Tone"),
-          new Picture("regions", "Instrument room", "Tone"),
           new Picture("colour", "Long table room", "Colour"),
           new Picture("air", "Dormer room", "Air"),
-          new Picture("balance", "Long table room", "Balance"),
           new Picture("mend", "Yard wall at noon", "Mend"),
           new Picture("finish", "Stair hall", "Finish"),
           new Picture("set", "Instrument room", ""));
+
+  /** Pages that show the bench itself, and the picture of it in docs. */
+  private static final Map<String, String> SCREENS =
+      Map.of("regions", "bench-regions.png", "balance", "balance-board.png");
+
+  private static final Path DOCS = Path.of("docs/screenshots");
 
   private final Page page;
   private final Path folder;
@@ -64,9 +70,24 @@ final class GuidePictures {
       for (Picture picture : PICTURES) {
         take(picture);
       }
+      for (Map.Entry<String, String> screen : SCREENS.entrySet()) {
+        BufferedImage shot = ImageIO.read(DOCS.resolve(screen.getValue()).toFile());
+        write(smaller(shot), folder.resolve(screen.getKey() + ".jpg"));
+      }
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
+  }
+
+  private static BufferedImage smaller(BufferedImage shot) {
+    int high = EDGE * shot.getHeight() / shot.getWidth();
+    BufferedImage out = new BufferedImage(EDGE, high, BufferedImage.TYPE_INT_RGB);
+    Graphics2D g = out.createGraphics();
+    g.setRenderingHint(
+        RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BICUBIC);
+    g.drawImage(shot, 0, 0, EDGE, high, null);
+    g.dispose();
+    return out;
   }
 
   private void take(Picture picture) throws IOException {
