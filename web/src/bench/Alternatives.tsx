@@ -1,4 +1,4 @@
-import { Box, Button, Dialog, IconButton, MenuItem, TextField, Tooltip, Typography } from "@mui/material";
+import { Button, IconButton, MenuItem, TextField, Tooltip, Typography } from "@mui/material";
 import Delete from "@mui/icons-material/DeleteOutlined";
 import RadioButtonChecked from "@mui/icons-material/RadioButtonChecked";
 import RadioButtonUnchecked from "@mui/icons-material/RadioButtonUnchecked";
@@ -6,6 +6,7 @@ import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { data, server } from "../api/client";
 import { useAlternatives } from "../compare/sides";
+import { Asking } from "../kit/Asking";
 import { Said } from "../kit/Said";
 import { goTo } from "./state/history";
 import { useView } from "./state/view";
@@ -94,33 +95,30 @@ export function KeepAlternative({ revision, onClose }: { revision: number; onClo
   const [name, setName] = useState("");
   const { keep } = useChange(view);
   return (
-    <Dialog open onClose={onClose} slotProps={{ paper: { "aria-label": "Keep as an alternative" } }}>
-      <Box
-        component="form"
-        sx={{ p: 2.5, width: 400, display: "grid", gap: 1.5 }}
-        onSubmit={(e) => {
-          e.preventDefault();
-          keep.mutate({ name, revision }, { onSuccess: onClose });
-        }}
-      >
-        <Typography variant="h2">Keep as an alternative</Typography>
-        <Said problem={keep.error} />
-        <TextField
-          autoFocus
-          size="small"
-          label="Name"
-          value={name}
-          onChange={(e) => setName(e.target.value)}
-          onKeyDown={(e) => e.stopPropagation()}
-          slotProps={{ htmlInput: { maxLength: 60 } }}
-        />
-        <Box sx={{ display: "flex", gap: 1, justifyContent: "flex-end" }}>
+    <Asking
+      title="Keep as an alternative"
+      width={400}
+      onClose={onClose}
+      onEnter={() => keep.mutate({ name, revision }, { onSuccess: onClose })}
+      buttons={
+        <>
           <Button onClick={onClose}>Cancel</Button>
           <Button type="submit" variant="contained" disabled={!name.trim()}>
             Keep it
           </Button>
-        </Box>
-      </Box>
-    </Dialog>
+        </>
+      }
+    >
+      <Said problem={keep.error} />
+      <TextField
+        autoFocus
+        size="small"
+        label="Name"
+        value={name}
+        onChange={(e) => setName(e.target.value)}
+        onKeyDown={(e) => e.stopPropagation()}
+        slotProps={{ htmlInput: { maxLength: 60 } }}
+      />
+    </Asking>
   );
 }

@@ -13,6 +13,7 @@ import { Tick } from "../kit/Tick";
 import { Target } from "./Target";
 import { Wanted } from "./Wanted";
 import { useSource, type What } from "./what";
+import { linedUp } from "../contacts/states";
 
 /** What was decided for one view, carried over to others: seen before it is done, taken back in one go. */
 export function Carry() {
@@ -29,7 +30,7 @@ export function Carry() {
     ground: true,
     geometry: false,
   };
-  const others = shoot.data?.views.filter((v) => v.id !== id && v.state !== "NEW") ?? [];
+  const others = shoot.data?.views.filter((v) => v.id !== id && linedUp(v)) ?? [];
   const views = others.map((v) => v.id).filter((v) => !off.includes(v));
   const nothing = what.passes.length === 0 && !what.ground && !what.geometry;
   const outcomes = useQuery({

@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { data, server } from "../api/client";
 import { useShoot } from "../api/shoots";
 import { STAGES } from "../bench/state/rail";
+import { linedUp } from "../contacts/states";
 
 /** One of the two pictures that are compared. */
 export interface Side {
@@ -37,7 +38,7 @@ export function useSides(view: string) {
   });
   const shoot = useShoot(sheet.data?.shoot ?? "");
   const first = history.data?.at(-1)?.number;
-  const others = shoot.data?.views.filter((v) => v.id !== view && v.state !== "NEW") ?? [];
+  const others = shoot.data?.views.filter((v) => v.id !== view && linedUp(v)) ?? [];
   const sides: Side[] = [
     side("now", "As it is now", view),
     side("ground", "The ground alone", view, 0, "all"),

@@ -4,11 +4,11 @@ import type { FileAnswer, ViewCard } from "../api/types";
 import { CardMenu } from "../kit/CardMenu";
 import { look } from "../theme";
 import { ContactPicture } from "./ContactPicture";
-import { stateOf } from "./states";
+import { linedUp, stateOf } from "./states";
 
 interface ContactProps {
   view: ViewCard;
-  /** What the listing desk said of its last delivery. */
+  /** Answers of the listing desk to its last delivery. */
   desk: FileAnswer[];
   chosen: boolean;
   onPress: (by: { shiftKey: boolean }) => void;
@@ -19,7 +19,7 @@ interface ContactProps {
 
 /** One view: its picture, how far it is, what can be done with it; dragged to another place by its line. */
 export function Contact({ view, desk, chosen, onPress, onRename, onThrow, more }: ContactProps) {
-  const ready = view.state !== "NEW";
+  const ready = linedUp(view);
   const { setNodeRef: place, isOver } = useDroppable({ id: view.id });
   const { setNodeRef: grip, listeners, isDragging } = useDraggable({ id: view.id });
   return (

@@ -23,6 +23,7 @@ import { ShownBar } from "./ShownBar";
 import { shownViews, useShown } from "./shown";
 import { useJudged } from "./useJudged";
 import { walk } from "./walk";
+import { linedUp } from "./states";
 
 /** The views of a shoot side by side, in the order of their delivery. */
 export function Contacts() {
@@ -87,7 +88,7 @@ export function Contacts() {
       <Button component={Link} to={`/shoots/${id}/surfaces`} disabled={views.length < 2}>
         Surfaces
       </Button>
-      <Button component={Link} to={`/shoots/${id}/cover`} disabled={!views.some((v) => v.state !== "NEW")}>
+      <Button component={Link} to={`/shoots/${id}/cover`} disabled={!views.some(linedUp)}>
         Cover
       </Button>
       <Button component={Link} to={`/shoots/${id}/pre-flight`} disabled={views.length === 0}>
@@ -165,17 +166,17 @@ export function Contacts() {
               onRename={(name) => bin.rename({ id: v.id, kind: "VIEW", name })}
               onThrow={may.remove ? () => throwAll([v.id]) : undefined}
               more={[
-                ...(v.state !== "NEW"
+                ...(linedUp(v)
                   ? [{ name: "Compare …", act: () => void navigate(`/views/${v.id}/compare`) }]
                   : []),
-                ...(v.state !== "NEW" && views.length > 1
+                ...(linedUp(v) && views.length > 1
                   ? [{ name: "Carry over …", act: () => void navigate(`/views/${v.id}/carry`) }]
                   : []),
                 { name: v.note ? "Change the note …" : "Add a note …", act: () => judged.note(v.id) },
-                ...(v.state !== "NEW" && v.state !== "READY"
+                ...(linedUp(v) && v.state !== "READY"
                   ? [{ name: "Mark as ready", act: () => judged.ready([v.id]) }]
                   : []),
-                ...(v.state !== "NEW" ? [{ name: "Let it rest …", act: () => judged.rest([v.id]) }] : []),
+                ...(linedUp(v) ? [{ name: "Let it rest …", act: () => judged.rest([v.id]) }] : []),
                 ...(v.state === "READY" || v.state === "RESTING"
                   ? [{ name: "Needs work", act: () => judged.work([v.id]) }]
                   : []),

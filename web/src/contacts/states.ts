@@ -12,6 +12,9 @@ export const STATE: Record<ViewCard["state"], string> = {
   DELIVERED: "delivered",
 };
 
+/** Whether there is a picture of it. */
+export const linedUp = (view: ViewCard) => view.state !== "NEW";
+
 /** Whether it rested long enough. */
 export const waits = (view: ViewCard) => !!view.restsUntil && new Date(view.restsUntil) <= new Date();
 

@@ -13,6 +13,7 @@ import { Panel } from "./Panel";
 import { begun } from "./page";
 import { Stage } from "./Stage";
 import { useDrawn } from "./useDrawn";
+import { linedUp } from "../contacts/states";
 
 const EDGE = 1200;
 const FILES = ["PNG", "JPEG", "PDF"];
@@ -35,7 +36,7 @@ export function Cover() {
     queryKey: ["cover controls"],
     queryFn: () => data(server.GET("/api/cover-controls")),
   });
-  const views = shoot.data?.views.filter((v) => v.state !== "NEW") ?? [];
+  const views = shoot.data?.views.filter(linedUp) ?? [];
   const fresh = () => queries.invalidateQueries({ queryKey: key });
   const make = useMutation({
     mutationFn: () =>

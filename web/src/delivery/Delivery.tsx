@@ -7,7 +7,7 @@ import { underWay, useJobs } from "../api/jobs";
 import { useSession } from "../api/session";
 import { useShoot } from "../api/shoots";
 import type { OrderCredits, ViewCard } from "../api/types";
-import { STATE } from "../contacts/states";
+import { STATE, linedUp } from "../contacts/states";
 import { JobStrip } from "../kit/JobStrip";
 import { count } from "../bench/words";
 import { Page, TopBar } from "../kit/Page";
@@ -17,7 +17,6 @@ import { Sheet } from "../kit/Sheet";
 import { CreditFields } from "./CreditFields";
 import { Delivered } from "./Delivered";
 import { useLast } from "./last";
-
 import { SpecificationList } from "./SpecificationList";
 import { useSpecifications } from "./useSpecifications";
 
@@ -33,7 +32,7 @@ export function Delivery() {
   const [last, setLast] = useLast(id);
   // what was ticked off stays off when the shoot is read again
   const [off, setOff] = useState<string[]>([]);
-  const lined = shoot.data?.views.filter((v) => v.state !== "NEW").map((v) => v.id) ?? [];
+  const lined = shoot.data?.views.filter(linedUp).map((v) => v.id) ?? [];
   const views = lined.filter((v) => !off.includes(v));
   const chosen = (last.specifications ?? kept.slice(0, 2).map((k) => k.id)).filter((s) =>
     kept.some((k) => k.id === s),
@@ -119,7 +118,7 @@ function ViewChoice({
       <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr 1fr", gap: 1.5 }}>
         {all.map((v) => (
           <Box key={v.id} sx={{ border: 1, borderColor: "divider" }}>
-            {v.state !== "NEW" && (
+            {linedUp(v) && (
               <Box
                 component="img"
                 src={`/api/views/${v.id}/cover`}
@@ -129,7 +128,7 @@ function ViewChoice({
             )}
             <FormControlLabel
               sx={{ px: 1, m: 0, width: "100%" }}
-              disabled={v.state === "NEW"}
+              disabled={!linedUp(v)}
               control={<Checkbox checked={chosen.includes(v.id)} onChange={() => onToggle(v.id)} />}
               label={
                 <>

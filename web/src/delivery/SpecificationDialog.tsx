@@ -1,7 +1,8 @@
-import { Box, Button, Checkbox, Dialog, FormControlLabel, TextField, Typography } from "@mui/material";
+import { Box, Button, Checkbox, FormControlLabel, TextField } from "@mui/material";
 import { useState, type ReactNode } from "react";
 import type { Size, Specification } from "../api/types";
 import { Choice } from "../kit/Choice";
+import { Asking } from "../kit/Asking";
 import { Said } from "../kit/Said";
 import { useSpecificationChange } from "./useSpecifications";
 import { SHARPNESS, SIZE_KINDS, type Format } from "./words";
@@ -40,72 +41,15 @@ export function SpecificationDialog({
     onClose();
   };
   return (
-    <Dialog open onClose={onClose} slotProps={{ paper: { "aria-label": "Specification" } }} maxWidth={false}>
-      <Box
-        component="form"
-        sx={{ p: 2.5, width: 560, display: "grid", gap: 1.75 }}
-        onSubmit={(e) => {
-          e.preventDefault();
-          enter().catch(() => {});
-        }}
-      >
-        <Typography variant="h2">{id ? `Change ${from.name}` : "Add a specification"}</Typography>
-        <Said problem={keep.error ?? remove.error} />
-        <TextField
-          autoFocus={!id}
-          size="small"
-          label="Name"
-          value={spec.name}
-          onChange={(e) => put({ name: e.target.value })}
-          slotProps={{ htmlInput: { maxLength: 60 } }}
-        />
-        <SizeFields size={spec.size} onSize={(size) => put({ size })} />
-        <Row>
-          <Choice
-            label="Format"
-            value={spec.format}
-            options={formats.map((f) => ({ id: f.id, name: f.name }))}
-            onChoose={(format) => put({ format })}
-          />
-          <Choice
-            label="Colour space"
-            value={spec.space}
-            options={spaces}
-            onChoose={(space) => put({ space })}
-          />
-        </Row>
-        <Row>
-          <NumberWord
-            label="Quality"
-            value={spec.quality}
-            disabled={!lossy}
-            onNumber={(quality) => put({ quality })}
-          />
-          <NumberWord
-            label="At most, kB (0: any)"
-            value={spec.mostBytes / 1000}
-            onNumber={(kB) => put({ mostBytes: Math.round(kB * 1000) })}
-          />
-          <FormControlLabel
-            disabled={!lossy}
-            control={<Checkbox checked={spec.fullChroma} onChange={(_, fullChroma) => put({ fullChroma })} />}
-            label="Colour at every pixel (4:4:4)"
-          />
-        </Row>
-        <Choice
-          label="Sharpening"
-          value={spec.sharpness}
-          options={SHARPNESS.map((s) => ({ id: s.sharpness, name: s.name }))}
-          onChoose={(sharpness) => put({ sharpness })}
-        />
-        <TextField
-          size="small"
-          label="Name pattern"
-          value={spec.pattern}
-          onChange={(e) => put({ pattern: e.target.value })}
-          helperText="{view}, {shoot}, {n} for the number in the set, {size} and {date} are filled in."
-        />
-        <Box sx={{ display: "flex", gap: 1 }}>
+    <Asking
+      title={id ? `Change ${from.name}` : "Add a specification"}
+      width={560}
+      onClose={onClose}
+      onEnter={() => {
+        enter().catch(() => {});
+      }}
+      buttons={
+        <>
           {id && (
             <Button
               onClick={() => {
@@ -120,9 +64,65 @@ export function SpecificationDialog({
           <Button type="submit" variant="contained">
             {id ? "Keep the change" : "Add it"}
           </Button>
-        </Box>
-      </Box>
-    </Dialog>
+        </>
+      }
+    >
+      <Said problem={keep.error ?? remove.error} />
+      <TextField
+        autoFocus={!id}
+        size="small"
+        label="Name"
+        value={spec.name}
+        onChange={(e) => put({ name: e.target.value })}
+        slotProps={{ htmlInput: { maxLength: 60 } }}
+      />
+      <SizeFields size={spec.size} onSize={(size) => put({ size })} />
+      <Row>
+        <Choice
+          label="Format"
+          value={spec.format}
+          options={formats.map((f) => ({ id: f.id, name: f.name }))}
+          onChoose={(format) => put({ format })}
+        />
+        <Choice
+          label="Colour space"
+          value={spec.space}
+          options={spaces}
+          onChoose={(space) => put({ space })}
+        />
+      </Row>
+      <Row>
+        <NumberWord
+          label="Quality"
+          value={spec.quality}
+          disabled={!lossy}
+          onNumber={(quality) => put({ quality })}
+        />
+        <NumberWord
+          label="At most, kB (0: any)"
+          value={spec.mostBytes / 1000}
+          onNumber={(kB) => put({ mostBytes: Math.round(kB * 1000) })}
+        />
+        <FormControlLabel
+          disabled={!lossy}
+          control={<Checkbox checked={spec.fullChroma} onChange={(_, fullChroma) => put({ fullChroma })} />}
+          label="Colour at every pixel (4:4:4)"
+        />
+      </Row>
+      <Choice
+        label="Sharpening"
+        value={spec.sharpness}
+        options={SHARPNESS.map((s) => ({ id: s.sharpness, name: s.name }))}
+        onChoose={(sharpness) => put({ sharpness })}
+      />
+      <TextField
+        size="small"
+        label="Name pattern"
+        value={spec.pattern}
+        onChange={(e) => put({ pattern: e.target.value })}
+        helperText="{view}, {shoot}, {n} for the number in the set, {size} and {date} are filled in."
+      />
+    </Asking>
   );
 }
 

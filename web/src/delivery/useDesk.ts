@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import type { FileAnswer } from "../api/types";
 import { data, server } from "../api/client";
 
-/** What the listing desk said of the files of a shoot, the newest deliveries first. */
+/** Answers of the listing desk to the files of a shoot, the newest deliveries first. */
 export function useDesk(shoot: string) {
   return useQuery({
     queryKey: ["desk", shoot],
@@ -11,7 +11,7 @@ export function useDesk(shoot: string) {
   });
 }
 
-/** What was said of a view's files in its last delivery that was sent. */
+/** Answers to a view's files in its last delivery that was sent. */
 export function lastOf(answers: FileAnswer[], view: string): FileAnswer[] {
   const of = answers.filter((a) => a.view === view);
   return of.filter((a) => a.job === of[0]?.job);

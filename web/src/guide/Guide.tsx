@@ -7,12 +7,11 @@ import { Page, TopBar } from "../kit/Page";
 import { look } from "../theme";
 import { GUIDE, type GuidePage } from "./pages";
 import { PageView } from "./PageView";
+import { linedUp } from "../contacts/states";
 
 /** Where a page is tried: on the view that it shows, or on any that is ready. */
 function tried(page: GuidePage, shoots: Shoot[]): { to: string; on: string } | undefined {
-  const views = shoots
-    .flatMap((s) => s.views.map((v) => ({ ...v, shoot: s })))
-    .filter((v) => v.state !== "NEW");
+  const views = shoots.flatMap((s) => s.views.map((v) => ({ ...v, shoot: s }))).filter(linedUp);
   const view = views.find((v) => v.name === page.view) ?? views[0];
   if (!view) return undefined;
   if (page.id === "set") return { to: `/shoots/${view.shoot.id}`, on: view.shoot.name };

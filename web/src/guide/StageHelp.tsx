@@ -1,5 +1,6 @@
-import { Box, Button, Dialog, Typography } from "@mui/material";
+import { Button } from "@mui/material";
 import { useState } from "react";
+import { Asking } from "../kit/Asking";
 import { PageView } from "./PageView";
 import { pageOf } from "./pages";
 
@@ -17,27 +18,24 @@ export function StageHelp({ stage }: { stage: string }) {
       >
         ?
       </Button>
-      <Dialog
+      <Asking
+        title={page.title}
+        width={660}
         open={open}
         onClose={() => setOpen(false)}
-        maxWidth={false}
-        slotProps={{ paper: { "aria-label": page.title } }}
-      >
-        <Box sx={{ p: 2.5, width: 660 }}>
-          <Typography variant="h1" sx={{ mb: 1.5 }}>
-            {page.title}
-          </Typography>
-          <PageView page={page} />
-          <Box sx={{ display: "flex", gap: 1, justifyContent: "flex-end", mt: 2 }}>
+        buttons={
+          <>
             <Button component="a" href="/guide" target="_blank" rel="noopener">
               All pages
             </Button>
             <Button variant="contained" onClick={() => setOpen(false)}>
               Try it
             </Button>
-          </Box>
-        </Box>
-      </Dialog>
+          </>
+        }
+      >
+        <PageView page={page} />
+      </Asking>
     </>
   );
 }

@@ -6,12 +6,12 @@ export interface GuidePage {
   stage?: string;
   /** The demo view that is shown. */
   view: string;
-  /** What the two halves of the picture are. */
+  /** Says which half of the picture is which. */
   caption: string;
   text: string[];
 }
 
-/** What is read while working, in the order of work; each has its picture in public/guide by its id. */
+/** The pages in the order of work; each has its picture in public/guide by its id. */
 export const GUIDE: GuidePage[] = [
   {
     id: "frames",
@@ -57,7 +57,7 @@ export const GUIDE: GuidePage[] = [
     caption: "Left: as it was lit. Right: with the lights mixed anew.",
     text: [
       "Lamps on less lamps off is the light of the lamps alone. It can be made weaker, cooler or warmer without touching the daylight beside it.",
-      "Keep some warmth. A lamp that throws white light looks like an office; 20 to 40 % of its own colour still feels like evening.",
+      "Keep some warmth. A lamp that throws white light looks like an office; 20 to 40 % of its colour still feels like evening.",
       "Faders are in stops: one down is half the light.",
     ],
   },

@@ -11,16 +11,17 @@ import { Said } from "../kit/Said";
 import { Sheet } from "../kit/Sheet";
 import { StyleSheet } from "./StyleSheet";
 import { useStyle } from "./useStyle";
+import { linedUp } from "../contacts/states";
 
 const nothing = (s: HouseStyle) => s.shifts.length + s.without.length + s.added.length === 0;
 
-const worked = (s: Shoot) => s.views.filter((v) => v.state !== "NEW").map((v) => v.id);
+const worked = (s: Shoot) => s.views.filter(linedUp).map((v) => v.id);
 
 /** The studio's own start: learned from finished views, changed by hand, kept, and taken along as a file. */
 export function House() {
   const may = useMay();
   const [asked, setAsked] = useSearchParams();
-  const { style, use, keep, turn, learn } = useStyle();
+  const { style, used, keep, turn, learn } = useStyle();
   const kinds = useQuery({ queryKey: ["catalogue"], queryFn: () => data(server.GET("/api/catalogue")) });
   const shoots = useQuery({ queryKey: ["shoots"], queryFn: () => data(server.GET("/api/shoots")) });
   const [draft, setDraft] = useState<HouseStyle>();
@@ -97,8 +98,8 @@ export function House() {
               label="Use it for new views"
               control={
                 <Checkbox
-                  checked={use.data?.active ?? false}
-                  disabled={!may.runStudio || !use.data}
+                  checked={used ?? false}
+                  disabled={!may.runStudio || used === undefined}
                   onChange={(_, to) => turn.mutate(to)}
                 />
               }

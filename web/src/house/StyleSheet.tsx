@@ -1,4 +1,5 @@
 import { Box, Button, Table, TableBody, TableCell, TableRow, Typography } from "@mui/material";
+import type { ReactNode } from "react";
 import type { HouseStyle, Kind, Pass } from "../api/types";
 import { sentenceText } from "../bench/sentence";
 import { NumberField } from "../kit/NumberField";
@@ -37,7 +38,19 @@ function said(pass: Pass, kinds: Kind[]): string {
   );
 }
 
-/** What a style does, each line to be changed or left out. */
+/** Lines of one sort under their title, each with its button; "Nothing." where there are none. */
+function Lines({ title, children }: { title: string; children: ReactNode[] }) {
+  return (
+    <Sheet title={title}>
+      {children.length === 0 && <Typography color="text.secondary">Nothing.</Typography>}
+      <Table size="small" aria-label={title}>
+        <TableBody>{children}</TableBody>
+      </Table>
+    </Sheet>
+  );
+}
+
+/** Each line of a style, to be changed or left out. */
 export function StyleSheet({
   style,
   kinds,
@@ -48,88 +61,70 @@ export function StyleSheet({
   /** Not there for those who may not. */
   onStyle?: (to: HouseStyle) => void;
 }) {
-  const drop = (label: string, to: HouseStyle) =>
+  const drop = (to: HouseStyle, label: string, name = "Leave out") =>
     onStyle && (
       <TableCell align="right">
-        <Button aria-label={`Leave out ${label}`} onClick={() => onStyle(to)}>
-          Leave out
+        <Button aria-label={label} onClick={() => onStyle(to)}>
+          {name}
         </Button>
       </TableCell>
     );
   return (
     <Box sx={{ display: "grid", gap: 2.5 }}>
-      <Sheet title="Moved from where it is proposed">
-        {style.shifts.length === 0 && <Typography color="text.secondary">Nothing.</Typography>}
-        <Table size="small" aria-label="Moved from where it is proposed">
-          <TableBody>
-            {style.shifts.map((s) => {
-              const number = numberOf(s, kinds);
-              const label = `${number.kind}, ${number.label.toLowerCase()}`;
-              return (
-                <TableRow key={label}>
-                  <TableCell>{label}</TableCell>
-                  <TableCell sx={{ width: 110 }}>
-                    {onStyle ? (
-                      <NumberField
-                        label={label}
-                        said={worded(s.by, number.step, number.unit)}
-                        read={(text) => typedNumber(text, number.unit)}
-                        onAccept={(by) =>
-                          onStyle({ ...style, shifts: style.shifts.map((x) => (x === s ? { ...s, by } : x)) })
-                        }
-                        onDone={() => {}}
-                      />
-                    ) : (
-                      worded(s.by, number.step, number.unit)
-                    )}
-                  </TableCell>
-                  {drop(label, { ...style, shifts: style.shifts.filter((x) => x !== s) })}
-                </TableRow>
-              );
-            })}
-          </TableBody>
-        </Table>
-      </Sheet>
-      <Sheet title="Not proposed">
-        {style.without.length === 0 && <Typography color="text.secondary">Nothing.</Typography>}
-        <Table size="small" aria-label="Not proposed">
-          <TableBody>
-            {style.without.map((w) => {
-              const name = kinds.find((k) => k.kind === w)?.name ?? w;
-              return (
-                <TableRow key={w}>
-                  <TableCell>{name}</TableCell>
-                  {onStyle && (
-                    <TableCell align="right">
-                      <Button
-                        onClick={() => onStyle({ ...style, without: style.without.filter((x) => x !== w) })}
-                      >
-                        Propose it again
-                      </Button>
-                    </TableCell>
-                  )}
-                </TableRow>
-              );
-            })}
-          </TableBody>
-        </Table>
-      </Sheet>
-      <Sheet title="Added">
-        {style.added.length === 0 && <Typography color="text.secondary">Nothing.</Typography>}
-        <Table size="small" aria-label="Added">
-          <TableBody>
-            {style.added.map((p) => {
-              const sentence = said(p, kinds);
-              return (
-                <TableRow key={p.id}>
-                  <TableCell>{sentence}</TableCell>
-                  {drop(sentence, { ...style, added: style.added.filter((x) => x !== p) })}
-                </TableRow>
-              );
-            })}
-          </TableBody>
-        </Table>
-      </Sheet>
+      <Lines title="Moved from where it is proposed">
+        {style.shifts.map((s) => {
+          const number = numberOf(s, kinds);
+          const label = `${number.kind}, ${number.label.toLowerCase()}`;
+          const said = worded(s.by, number.step, number.unit);
+          return (
+            <TableRow key={label}>
+              <TableCell>{label}</TableCell>
+              <TableCell sx={{ width: 110 }}>
+                {onStyle ? (
+                  <NumberField
+                    label={label}
+                    said={said}
+                    read={(text) => typedNumber(text, number.unit)}
+                    onAccept={(by) =>
+                      onStyle({ ...style, shifts: style.shifts.map((x) => (x === s ? { ...s, by } : x)) })
+                    }
+                    onDone={() => {}}
+                  />
+                ) : (
+                  said
+                )}
+              </TableCell>
+              {drop({ ...style, shifts: style.shifts.filter((x) => x !== s) }, `Leave out ${label}`)}
+            </TableRow>
+          );
+        })}
+      </Lines>
+      <Lines title="Not proposed">
+        {style.without.map((w) => {
+          const name = kinds.find((k) => k.kind === w)?.name ?? w;
+          return (
+            <TableRow key={w}>
+              <TableCell>{name}</TableCell>
+              {drop(
+                { ...style, without: style.without.filter((x) => x !== w) },
+                `Propose ${name} again`,
+                "Propose it again",
+              )}
+            </TableRow>
+          );
+        })}
+      </Lines>
+      <Lines title="Added">
+        {style.added.map((p) => {
+          const sentence = said(p, kinds);
+          return (
+            <TableRow key={p.id}>
+              <TableCell>{sentence}</TableCell>
+              {drop({ ...style, added: style.added.filter((x) => x !== p) }, `Leave out ${sentence}`)}
+            </TableRow>
+          );
+        })}
+      </Lines>
     </Box>
   );
 }

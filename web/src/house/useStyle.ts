@@ -2,10 +2,6 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { data, server } from "../api/client";
 import type { HouseStyle } from "../api/types";
 
-type Use = { active: boolean };
-
-const USE = ["house style", "use"];
-
 /** The studio's house style, and whether first versions are made in it. */
 export function useStyle() {
   const queries = useQueryClient();
@@ -15,7 +11,7 @@ export function useStyle() {
     staleTime: 0,
   });
   const use = useQuery({
-    queryKey: USE,
+    queryKey: ["house style", "use"],
     queryFn: () => data(server.GET("/api/house-style/use")),
     staleTime: 0,
   });
@@ -26,11 +22,11 @@ export function useStyle() {
   });
   const turn = useMutation({
     mutationFn: (active: boolean) => data(server.PUT("/api/house-style/use", { body: { active } })),
-    onMutate: (active) => queries.setQueryData<Use>(USE, { active }),
     onSettled: fresh,
   });
   const learn = useMutation({
     mutationFn: (views: string[]) => data(server.POST("/api/house-style/learned", { body: { views } })),
   });
-  return { style, use, keep, turn, learn };
+  const used = turn.isPending ? turn.variables : use.data?.active;
+  return { style, used, keep, turn, learn };
 }

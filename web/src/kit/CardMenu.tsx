@@ -1,6 +1,7 @@
 import MoreHorizIcon from "@mui/icons-material/MoreHoriz";
-import { Box, Button, Dialog, IconButton, Menu, MenuItem, TextField, Typography } from "@mui/material";
+import { Button, IconButton, Menu, MenuItem, TextField } from "@mui/material";
 import { useState } from "react";
+import { Asking } from "./Asking";
 
 /** What can be done with a shoot or a view as a whole. */
 export function CardMenu({
@@ -54,41 +55,35 @@ export function CardMenu({
           </MenuItem>
         )}
       </Menu>
-      <Dialog
+      <Asking
+        title={`Rename ${name}`}
+        width={400}
         open={naming !== undefined}
         onClose={() => setNaming(undefined)}
-        slotProps={{ paper: { "aria-label": `Rename ${name}` } }}
-      >
-        <Box
-          component="form"
-          sx={{ p: 2.5, width: 400 }}
-          onSubmit={(e) => {
-            e.preventDefault();
-            setNaming(undefined);
-            if (naming?.trim() && naming.trim() !== name) onRename(naming.trim());
-          }}
-        >
-          <Typography variant="h2" sx={{ mb: 1.5 }}>
-            Rename {name}
-          </Typography>
-          <TextField
-            autoFocus
-            fullWidth
-            size="small"
-            label="Name"
-            value={naming ?? ""}
-            error={naming?.trim() === ""}
-            onChange={(e) => setNaming(e.target.value)}
-            slotProps={{ htmlInput: { maxLength: 200 } }}
-          />
-          <Box sx={{ display: "flex", gap: 1, justifyContent: "flex-end", mt: 2 }}>
+        onEnter={() => {
+          setNaming(undefined);
+          if (naming?.trim() && naming.trim() !== name) onRename(naming.trim());
+        }}
+        buttons={
+          <>
             <Button onClick={() => setNaming(undefined)}>Cancel</Button>
             <Button type="submit" variant="contained" disabled={!naming?.trim()}>
               Rename
             </Button>
-          </Box>
-        </Box>
-      </Dialog>
+          </>
+        }
+      >
+        <TextField
+          autoFocus
+          fullWidth
+          size="small"
+          label="Name"
+          value={naming ?? ""}
+          error={naming?.trim() === ""}
+          onChange={(e) => setNaming(e.target.value)}
+          slotProps={{ htmlInput: { maxLength: 200 } }}
+        />
+      </Asking>
     </>
   );
 }

@@ -1,4 +1,5 @@
-import { Box, Button, Dialog, Typography } from "@mui/material";
+import { Button, Typography } from "@mui/material";
+import { Asking } from "./Asking";
 
 /** Asks before something that is easily regretted. */
 export function Question({
@@ -21,13 +22,12 @@ export function Question({
   onClose: () => void;
 }) {
   return (
-    <Dialog open={open} onClose={onClose} slotProps={{ paper: { "aria-label": title } }}>
-      <Box sx={{ p: 2.5, width: 440 }}>
-        <Typography variant="h2" sx={{ mb: 1 }}>
-          {title}
-        </Typography>
-        <Typography sx={{ mb: 2 }}>{text}</Typography>
-        <Box sx={{ display: "flex", gap: 1, justifyContent: "flex-end" }}>
+    <Asking
+      title={title}
+      open={open}
+      onClose={onClose}
+      buttons={
+        <>
           <Button onClick={onClose}>{no}</Button>
           <Button
             variant="contained"
@@ -38,8 +38,10 @@ export function Question({
           >
             {yes}
           </Button>
-        </Box>
-      </Box>
-    </Dialog>
+        </>
+      }
+    >
+      <Typography>{text}</Typography>
+    </Asking>
   );
 }

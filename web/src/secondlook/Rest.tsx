@@ -1,14 +1,6 @@
-import {
-  Box,
-  Button,
-  Dialog,
-  FormControlLabel,
-  Radio,
-  RadioGroup,
-  TextField,
-  Typography,
-} from "@mui/material";
+import { Button, FormControlLabel, Radio, RadioGroup, TextField, Typography } from "@mui/material";
 import { useState } from "react";
+import { Asking } from "../kit/Asking";
 import { WHILES } from "./while";
 
 const OWN = "own";
@@ -29,51 +21,48 @@ export function Rest({
   const until = chosen === OWN ? new Date(own) : WHILES.find((w) => w.id === chosen)?.until(new Date());
   const said = !!until && !Number.isNaN(until.getTime());
   return (
-    <Dialog open onClose={onClose} slotProps={{ paper: { "aria-label": `Let ${what} rest` } }}>
-      <Box
-        component="form"
-        sx={{ p: 2.5, width: 420 }}
-        onSubmit={(e) => {
-          e.preventDefault();
-          if (said) onRest(until.toISOString());
-        }}
-      >
-        <Typography variant="h2" sx={{ mb: 1 }}>
-          Let {what} rest
-        </Typography>
-        <Typography sx={{ mb: 1 }}>When the time is over, Second look asks for a fresh judgement.</Typography>
-        <RadioGroup aria-label="How long" value={chosen} onChange={(_, to) => setChosen(to)}>
-          {WHILES.map((w, i) => (
-            <FormControlLabel
-              key={w.id}
-              value={w.id}
-              label={w.name}
-              control={<Radio size="small" autoFocus={i === 0} sx={{ p: 0.5 }} />}
-            />
-          ))}
-          <FormControlLabel
-            value={OWN}
-            label="until a day and hour"
-            control={<Radio size="small" sx={{ p: 0.5 }} />}
-          />
-        </RadioGroup>
-        {chosen === OWN && (
-          <TextField
-            size="small"
-            type="datetime-local"
-            value={own}
-            onChange={(e) => setOwn(e.target.value)}
-            slotProps={{ htmlInput: { "aria-label": "Day and hour" } }}
-            sx={{ ml: 3.5, mt: 0.5 }}
-          />
-        )}
-        <Box sx={{ display: "flex", gap: 1, justifyContent: "flex-end", mt: 2 }}>
+    <Asking
+      title={`Let ${what} rest`}
+      width={420}
+      onClose={onClose}
+      onEnter={() => {
+        if (said) onRest(until.toISOString());
+      }}
+      buttons={
+        <>
           <Button onClick={onClose}>Cancel</Button>
           <Button type="submit" variant="contained" disabled={!said}>
             Let {what} rest
           </Button>
-        </Box>
-      </Box>
-    </Dialog>
+        </>
+      }
+    >
+      <Typography>When the time is over, Second look asks for a fresh judgement.</Typography>
+      <RadioGroup aria-label="How long" value={chosen} onChange={(_, to) => setChosen(to)}>
+        {WHILES.map((w, i) => (
+          <FormControlLabel
+            key={w.id}
+            value={w.id}
+            label={w.name}
+            control={<Radio size="small" autoFocus={i === 0} sx={{ p: 0.5 }} />}
+          />
+        ))}
+        <FormControlLabel
+          value={OWN}
+          label="until a day and hour"
+          control={<Radio size="small" sx={{ p: 0.5 }} />}
+        />
+      </RadioGroup>
+      {chosen === OWN && (
+        <TextField
+          size="small"
+          type="datetime-local"
+          value={own}
+          onChange={(e) => setOwn(e.target.value)}
+          slotProps={{ htmlInput: { "aria-label": "Day and hour" } }}
+          sx={{ ml: 3.5, mt: 0.5 }}
+        />
+      )}
+    </Asking>
   );
 }

@@ -14,7 +14,7 @@ import { Said } from "../kit/Said";
 import { look } from "../theme";
 import { DropPlace } from "../upload/DropPlace";
 import { add as send } from "../upload/queue";
-import { STATE, waits } from "../contacts/states";
+import { STATE, linedUp, waits } from "../contacts/states";
 
 /** The studio's commissions. */
 export function Shoots() {
@@ -138,7 +138,7 @@ function named(files: readonly FileWithPath[]): string {
   return folder ?? `Shoot of ${new Date().toLocaleDateString("en-GB", { dateStyle: "long" })}`;
 }
 
-const coming = (s: Shoot) => s.views.length === 0 || s.views.some((v) => v.state === "NEW");
+const coming = (s: Shoot) => s.views.length === 0 || !s.views.every(linedUp);
 
 function ShootCard({
   shoot,
@@ -152,7 +152,7 @@ function ShootCard({
   intake: boolean;
 }) {
   const [only] = shoot.views;
-  const covered = shoot.views.find((v) => v.state !== "NEW");
+  const covered = shoot.views.find(linedUp);
   const due = shoot.views.filter(waits).length;
   const left = shoot.views.filter((v) => v.state !== "DELIVERED").length;
   return (

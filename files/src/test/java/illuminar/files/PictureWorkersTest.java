@@ -27,10 +27,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Collectors;
 import java.util.zip.DeflaterOutputStream;
-import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
-import javax.imageio.ImageWriteParam;
-import javax.imageio.ImageWriter;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -170,46 +167,9 @@ class PictureWorkersTest {
     theNextFileIsRead();
   }
 
-  /** A progressive JPEG one of whose scans comes ten thousand times. Source: ITU-T T.81. */
-  private Path scans() throws IOException {
-    BufferedImage image = new BufferedImage(1600, 1200, BufferedImage.TYPE_3BYTE_BGR);
-    for (int i = 0; i < 1600 * 1200; i++) {
-      image.setRGB(i % 1600, i / 1600, i * 7919);
-    }
-    ByteArrayOutputStream once = new ByteArrayOutputStream();
-    ImageWriter writer = ImageIO.getImageWritersByFormatName("jpeg").next();
-    ImageWriteParam param = writer.getDefaultWriteParam();
-    param.setProgressiveMode(ImageWriteParam.MODE_DEFAULT);
-    writer.setOutput(ImageIO.createImageOutputStream(once));
-    writer.write(null, new IIOImage(image, null, null), param);
-    ((javax.imageio.stream.ImageOutputStream) writer.getOutput()).close();
-    byte[] jpeg = once.toByteArray();
-    int first = marker(jpeg, 0xda, 0);
-    int second = marker(jpeg, 0xda, first + 2);
-    int third = marker(jpeg, 0xda, second + 2);
-    Path file = dir.resolve("scans.jpg");
-    try (OutputStream out = Files.newOutputStream(file)) {
-      out.write(jpeg, 0, third);
-      for (int i = 0; i < 10_000; i++) {
-        out.write(jpeg, second, third - second);
-      }
-      out.write(jpeg, third, jpeg.length - third);
-    }
-    return file;
-  }
-
-  private static int marker(byte[] jpeg, int code, int from) {
-    for (int i = from; i < jpeg.length - 1; i++) {
-      if ((jpeg[i] & 255) == 0xff && (jpeg[i + 1] & 255) == code) {
-        return i;
-      }
-    }
-    throw new IllegalStateException("no such marker");
-  }
-
   @Test
   void scansWithoutEndAreEndedAfterAWhile() throws Exception {
-    Path file = scans();
+    Path file = EndlessScans.in(dir);
     workers.close();
     workers = workers("-Xmx512m", new Patience(Duration.ofSeconds(3), Duration.ofMillis(1)));
     assertThatThrownBy(() -> workers.pixels(file, "scans.jpg", ALWAYS))
@@ -261,7 +221,7 @@ class PictureWorkersTest {
   /** Whoever waits for a file can go: what reads it is ended, and who waits in line need not. */
   @Test
   void whatIsNotWantedAnyMoreIsNotRead() throws Exception {
-    Path file = scans();
+    Path file = EndlessScans.in(dir);
     long until = System.nanoTime() + Duration.ofMillis(700).toNanos();
     Callable<Boolean> gone =
         () -> {
@@ -285,7 +245,7 @@ class PictureWorkersTest {
   /** A server that stops reads nothing more, whoever waits for it. */
   @Test
   void aCloseCallsOffWhatIsReadAndWhatFollows() throws Exception {
-    Path file = scans();
+    Path file = EndlessScans.in(dir);
     ExecutorService one = Executors.newSingleThreadExecutor();
     try {
       Future<?> reads = one.submit(() -> workers.pixels(file, "scans.jpg", ALWAYS));

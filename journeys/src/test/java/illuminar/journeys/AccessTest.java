@@ -132,7 +132,7 @@ class AccessTest {
     page.navigate(table + "/cover");
     bench.button("Make a new cover").click();
     page.locator("[data-testid=cover] img").waitFor();
-    page.getByLabel("Shadow, as the sun of the picture throws it").check();
+    page.getByLabel("Shadow, as the sun of the picture throws it").click();
     look("cover");
     page.navigate(table);
     page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Frames").setExact(true))

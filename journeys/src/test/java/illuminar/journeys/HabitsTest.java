@@ -74,9 +74,12 @@ class HabitsTest {
     page.getByLabel("A file with a house style").setInputFiles(file.path());
     assertThat(added).containsText("0.7 stops");
     entered.button("Discard").click();
-    page.getByLabel("Use it for new views").uncheck();
+    Locator use = page.getByLabel("Use it for new views");
+    page.waitForResponse(
+        r -> r.url().endsWith("/use") && r.request().method().equals("PUT"), use::click);
+    assertThat(use).not().isChecked();
     page.reload();
-    assertThat(page.getByLabel("Use it for new views")).not().isChecked();
+    assertThat(use).not().isChecked();
   }
 
   @Test
@@ -88,7 +91,7 @@ class HabitsTest {
     words.blur();
     Locator picture = page.getByAltText(Pattern.compile("Cover: Heath"));
     assertThat(picture).isVisible();
-    page.getByLabel("Shadow, as the sun of the picture throws it").check();
+    page.getByLabel("Shadow, as the sun of the picture throws it").click();
     Locator tip = page.getByLabel("Tip of its shadow");
     String before = tip.getAttribute("style");
     tip.focus();

@@ -6,30 +6,18 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.http.HttpResponse;
 import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** What was decided for one view in another view of its shoot: common practice, no source. */
 class CarryTest {
-  private static TestServer server;
-  private static Visitor visitor;
-  private static String shoot;
-  private static String from;
-  private static String to;
-
-  @BeforeAll
-  static void begin() {
-    server = new TestServer("carry_test");
-    visitor = new Visitor(server.url()).signedIn();
-    TwoViews two = TwoViews.takenIn(visitor);
-    shoot = two.shoot();
-    from = two.first();
-    to = two.second();
-  }
+  private static final AtTwoViews AT = AtTwoViews.of("carry_test");
+  private static final Visitor visitor = AT.visitor();
+  private static final String shoot = AT.views().shoot();
+  private static final String from = AT.views().first();
+  private static final String to = AT.views().second();
 
   @BeforeEach
   void nothingToLookAt() {
@@ -38,38 +26,20 @@ class CarryTest {
 
   @AfterAll
   static void end() {
-    server.close();
+    AT.close();
   }
 
   private static JsonNode state(String view) {
-    return visitor.json("/api/views/" + view + "/recipe");
+    return AT.edits(view).state();
   }
 
   /** Adds a tone pass in a drawn region of its own. */
   private static void edit(String view, String id, double exposure) {
-    JsonNode state = state(view);
-    ObjectNode recipe = (ObjectNode) state.path("recipe").deepCopy();
+    ObjectNode recipe = AT.edits(view).recipe();
     String region = "in-" + id;
-    ((ArrayNode) recipe.path("regions")).add(Visitor.JSON.readTree(drawn(region, ELLIPSE)));
-    ((ArrayNode) recipe.path("passes"))
-        .add(
-            Visitor.JSON.readTree(
-                """
-                {"id": "%s", "on": true, "strength": 1, "why": "", "group": "",
-                 "gate": {"from": -100, "full": -100, "fullTo": 100, "to": 100},
-                 "where": {"region": "%s", "outside": false},
-                 "move": {"kind": "tone", "exposure": %s, "contrast": 0, "highlights": 0, "shadows": 0,
-                  "midtones": 0, "follow": 0}}
-                """
-                    .formatted(id, region, exposure)));
-    HttpResponse<String> answer =
-        visitor.send(
-            "PUT",
-            "/api/views/" + view + "/recipe",
-            recipe.toString(),
-            "If-Match",
-            "\"" + state.path("edition").asLong() + "\"");
-    assertThat(answer.statusCode()).as(answer.body()).isEqualTo(200);
+    recipe.withArray("regions").add(Visitor.JSON.readTree(drawn(region, ELLIPSE)));
+    recipe.withArray("passes").add(Edits.tone(id, region, exposure));
+    AT.edits(view).put(recipe);
   }
 
   private static String wanted(String... passes) {

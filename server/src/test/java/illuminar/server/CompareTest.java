@@ -15,30 +15,14 @@ class CompareTest {
   private static final Visitor VISITOR = OPENED.visitor();
   private static final String VIEW = "/api/views/" + OPENED.id();
 
-  private static JsonNode state() {
-    return VISITOR.json(VIEW + "/recipe");
-  }
+  private static final Edits EDITS = new Edits(VISITOR, OPENED.id());
 
   /** Makes the view darker or brighter by one more step; its number. */
   private static int step(double exposure) {
-    JsonNode before = state();
-    ObjectNode recipe = (ObjectNode) before.path("recipe").deepCopy();
-    recipe
-        .putArray("passes")
-        .add(
-            Visitor.JSON.readTree(
-                """
-                {"id": "t", "on": true, "strength": 1, "why": "", "group": "",
-                 "gate": {"from": -100, "full": -100, "fullTo": 100, "to": 100},
-                 "where": {"region": "", "outside": false},
-                 "move": {"kind": "tone", "exposure": %s, "contrast": 0, "highlights": 0,
-                  "shadows": 0, "midtones": 0, "follow": 0}}
-                """
-                    .formatted(exposure)));
-    String match = "\"" + before.path("edition").asLong() + "\"";
-    var answer = VISITOR.send("PUT", VIEW + "/recipe", recipe.toString(), "If-Match", match);
-    assertThat(answer.statusCode()).as(answer.body()).isEqualTo(200);
-    return state().path("revision").asInt();
+    ObjectNode recipe = EDITS.recipe();
+    recipe.putArray("passes").add(Edits.tone("t", "", exposure));
+    EDITS.put(recipe);
+    return EDITS.state().path("revision").asInt();
   }
 
   private static double light(int revision, String without) {

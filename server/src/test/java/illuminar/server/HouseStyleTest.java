@@ -42,7 +42,7 @@ class HouseStyleTest {
   }
 
   private static JsonNode state(String view) {
-    return visitor.json("/api/views/" + view + "/recipe");
+    return new Edits(visitor, view).state();
   }
 
   private static boolean has(JsonNode recipe, String kind) {
@@ -54,14 +54,6 @@ class HouseStyleTest {
     return false;
   }
 
-  private static JsonNode put(String view, JsonNode recipe) {
-    String match = "\"" + state(view).path("edition").asLong() + "\"";
-    HttpResponse<String> answer =
-        visitor.send("PUT", "/api/views/" + view + "/recipe", recipe.toString(), "If-Match", match);
-    assertThat(answer.statusCode()).as(answer.body()).isEqualTo(200);
-    return Visitor.JSON.readTree(answer.body());
-  }
-
   /** The style is a step of its own: undo leads to the first version as it was measured. */
   @Test
   void firstVersionsAreMadeInTheStyle() {
@@ -71,25 +63,24 @@ class HouseStyleTest {
     assertThat(has(state.path("recipe"), "clear-casts")).isFalse();
     assertThat(visitor.json("/api/views/" + views.second()).path("state").asString())
         .isEqualTo("LINED_UP");
-    String match = "\"" + state.path("edition").asLong() + "\"";
-    String at = "/api/views/" + views.second();
-    visitor.send("POST", at + "/undo", null, "If-Match", match);
+    Edits edits = new Edits(visitor, views.second());
+    edits.step("undo");
     assertThat(has(state(views.second()).path("recipe"), "vignette")).isFalse();
-    match = "\"" + state(views.second()).path("edition").asLong() + "\"";
-    visitor.send("POST", at + "/redo", null, "If-Match", match);
+    edits.step("redo");
     assertThat(state(views.second()).path("recipe")).isEqualTo(state.path("recipe"));
   }
 
   /** What is learned is the whole difference from what was measured, the old style included. */
   @Test
   void whatWasDoneIsLearnedAndOfferedInOtherViews() {
-    ObjectNode recipe = (ObjectNode) state(views.first()).path("recipe").deepCopy();
+    Edits edits = new Edits(visitor, views.first());
+    ObjectNode recipe = edits.recipe();
     for (JsonNode pass : recipe.path("passes")) {
       if (pass.at("/move/kind").asString().equals("vignette")) {
         ((ObjectNode) pass.path("move")).put("amount", 0.45);
       }
     }
-    put(views.first(), recipe);
+    edits.put(recipe);
     JsonNode before = visitor.json(STYLE);
     String wish = "{\"views\": [\"" + views.first() + "\"]}";
     JsonNode learned = Visitor.JSON.readTree(visitor.post(STYLE + "/learned", wish).body());

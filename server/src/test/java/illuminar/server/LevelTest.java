@@ -3,28 +3,19 @@ package illuminar.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 
 /** White walls in two views of a room, brought together: CIEDE2000 (Sharma 2005). */
 class LevelTest {
-  private static TestServer server;
-  private static Visitor visitor;
-  private static TwoViews views;
-  private static String path;
-
-  @BeforeAll
-  static void begin() {
-    server = new TestServer("level_test");
-    visitor = new Visitor(server.url()).signedIn();
-    views = TwoViews.takenIn(visitor);
-    path = "/api/shoots/" + views.shoot() + "/surfaces";
-  }
+  private static final AtTwoViews AT = AtTwoViews.of("level_test");
+  private static final Visitor visitor = AT.visitor();
+  private static final TwoViews views = AT.views();
+  private static final String path = "/api/shoots/" + views.shoot() + "/surfaces";
 
   @AfterAll
   static void end() {
-    server.close();
+    AT.close();
   }
 
   private static void pin(String view) {

@@ -5,29 +5,20 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** A set looked over before delivery: common practice, no source. */
 class PreFlightTest {
-  private static TestServer server;
-  private static Visitor visitor;
-  private static TwoViews views;
-  private static String path;
-
-  @BeforeAll
-  static void begin() {
-    server = new TestServer("pre_flight_test");
-    visitor = new Visitor(server.url()).signedIn();
-    views = TwoViews.takenIn(visitor);
-    path = "/api/shoots/" + views.shoot() + "/pre-flight";
-  }
+  private static final AtTwoViews AT = AtTwoViews.of("pre_flight_test");
+  private static final Visitor visitor = AT.visitor();
+  private static final TwoViews views = AT.views();
+  private static final String path = "/api/shoots/" + views.shoot() + "/pre-flight";
 
   @AfterAll
   static void end() {
-    server.close();
+    AT.close();
   }
 
   private static void lookedOver() {
@@ -49,13 +40,11 @@ class PreFlightTest {
    */
   @Test
   void aViewIsLookedOverAcceptedAndMended() {
-    String recipe = "/api/views/" + views.first() + "/recipe";
-    JsonNode before = visitor.json(recipe);
-    ObjectNode burnt = (ObjectNode) before.path("recipe").deepCopy();
-    burnt.putArray("passes").add(Visitor.JSON.readTree(BRIGHTER));
-    assertThat(
-            visitor.send("PUT", recipe, burnt.toString(), "If-Match", edition(before)).statusCode())
-        .isEqualTo(200);
+    Edits edits = AT.edits(views.first());
+    JsonNode before = edits.recipe();
+    ObjectNode burnt = edits.recipe();
+    burnt.putArray("passes").add(Edits.tone("b", "", 4));
+    edits.put(burnt);
     assertThat(visitor.json(path).at("/views/0/now").asBoolean()).isFalse();
     lookedOver();
     assertThat(visitor.json(path).at("/views/0/now").asBoolean()).isTrue();
@@ -70,8 +59,7 @@ class PreFlightTest {
         .isEqualTo(204);
     assertThat(remarks(0)).contains("BURNT:");
 
-    JsonNode now = visitor.json(recipe);
-    visitor.send("PUT", recipe, before.path("recipe").toString(), "If-Match", edition(now));
+    edits.put(before);
     assertThat(visitor.json(path).at("/views/0/now").asBoolean()).isFalse();
     double brighter = burnt();
     lookedOver();
@@ -99,16 +87,4 @@ class PreFlightTest {
     visitor.send("PUT", second, body.replace(TwoViews.FIRST, TwoViews.SECOND));
     assertThat(visitor.json(path).path("said").toString()).doesNotContain("Two views");
   }
-
-  private static String edition(JsonNode state) {
-    return "\"" + state.path("edition").asInt() + "\"";
-  }
-
-  private static final String BRIGHTER =
-      """
-      {"id": "b", "on": true,
-       "move": {"kind": "tone", "exposure": 4, "contrast": 0, "highlights": 0, "shadows": 0,
-                "midtones": 0, "follow": 0},
-       "where": {"region": "", "outside": false},
-       "gate": {"from": -100, "full": -100, "fullTo": 100, "to": 100}, "strength": 1, "why": "", "group": ""}""";
 }

@@ -43,30 +43,13 @@ class SecondLookTest {
     return VISITOR.json("/api/second-look");
   }
 
-  /** Adds a pass to the recipe, with nothing in it that another test counts on. */
-  private static void work(String pass) {
-    JsonNode before = OPENED.state();
-    ObjectNode recipe = (ObjectNode) before.path("recipe").deepCopy();
-    recipe
-        .withArray("passes")
-        .add(
-            Visitor.JSON.readTree(
-                """
-                {"id": "%s", "on": true, "strength": 1, "why": "", "group": "",
-                 "gate": {"from": -100, "full": -100, "fullTo": 100, "to": 100},
-                 "where": {"region": "", "outside": false},
-                 "move": {"kind": "tone", "exposure": 0.1, "contrast": 0, "highlights": 0,
-                  "shadows": 0, "midtones": 0, "follow": 0}}
-                """
-                    .formatted(pass)));
-    String match = "\"" + before.path("edition").asLong() + "\"";
-    var answer = VISITOR.send("PUT", VIEW + "/recipe", recipe.toString(), "If-Match", match);
-    assertThat(answer.statusCode()).as(answer.body()).isEqualTo(200);
-  }
+  private static final Edits EDITS = new Edits(VISITOR, OPENED.id());
 
-  private static void undo() {
-    String match = "\"" + OPENED.state().path("edition").asLong() + "\"";
-    VISITOR.send("POST", VIEW + "/undo", null, "If-Match", match);
+  /** Adds a pass to the recipe; undone again by the test. */
+  private static void work(String pass) {
+    ObjectNode recipe = EDITS.recipe();
+    recipe.withArray("passes").add(Edits.tone(pass, "", 0.1));
+    EDITS.put(recipe);
   }
 
   @Test
@@ -76,7 +59,7 @@ class SecondLookTest {
     assertThat(resting().get(0).path("due").asBoolean()).isFalse();
     work("rests");
     assertThat(state()).as("it goes on resting while others work").isEqualTo("RESTING");
-    undo();
+    EDITS.step("undo");
     OPENED.server().sql("update view set rests_until = now() - interval '1 second'");
     assertThat(resting().get(0).path("due").asBoolean()).isTrue();
     assertThat(judge("WORK", null)).isEqualTo(204);
@@ -90,7 +73,7 @@ class SecondLookTest {
     assertThat(state()).isEqualTo("READY");
     work("unready");
     assertThat(state()).isIn("BLENDED", "BALANCED");
-    undo();
+    EDITS.step("undo");
     judge("READY", null);
     assertThat(VISITOR.json("/api/shoots/" + OPENED.shoot()).at("/views/0/state").asString())
         .isEqualTo("READY");

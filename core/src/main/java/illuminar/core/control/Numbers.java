@@ -1,6 +1,5 @@
 package illuminar.core.control;
 
-import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.RecordComponent;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -79,36 +78,6 @@ public final class Numbers {
       return ((Number) of.getClass().getMethod(name).invoke(of)).doubleValue();
     } catch (ReflectiveOperationException e) {
       throw new IllegalArgumentException("no number " + name + " in " + of, e);
-    }
-  }
-
-  /**
-   * The same record with other numbers.
-   *
-   * @throws IllegalArgumentException if the record refuses them
-   */
-  public static <R extends Record> R with(R of, Map<String, Double> numbers) {
-    RecordComponent[] all = of.getClass().getRecordComponents();
-    Class<?>[] types = new Class<?>[all.length];
-    Object[] values = new Object[all.length];
-    try {
-      for (int i = 0; i < all.length; i++) {
-        types[i] = all[i].getType();
-        Double other = numbers.get(all[i].getName());
-        values[i] =
-            other == null
-                ? all[i].getAccessor().invoke(of)
-                : types[i] == int.class ? (Object) (int) Math.rint(other) : other;
-      }
-      @SuppressWarnings("unchecked") // a record's constructor makes its own type
-      R made = (R) of.getClass().getDeclaredConstructor(types).newInstance(values);
-      return made;
-    } catch (InvocationTargetException e) {
-      throw e.getCause() instanceof IllegalArgumentException refused
-          ? refused
-          : new IllegalStateException(e);
-    } catch (ReflectiveOperationException e) {
-      throw new IllegalStateException(e);
     }
   }
 

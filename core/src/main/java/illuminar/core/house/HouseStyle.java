@@ -2,7 +2,7 @@ package illuminar.core.house;
 
 import illuminar.core.control.Numbers;
 import illuminar.core.control.Numbers.NumberControl;
-import illuminar.core.pass.Move;
+import illuminar.core.control.Records;
 import illuminar.core.pass.Pass;
 import illuminar.core.pass.PassKind;
 import illuminar.core.pass.kinds.Catalogue;
@@ -125,18 +125,8 @@ public record HouseStyle(List<Shift> shifts, List<String> without, List<Pass> ad
     }
     Recipe styled = first.withPasses(passes);
     for (Pass pass : added) {
-      boolean placed = pass.where().everywhere() || first.region(pass.where().region()).isPresent();
-      if (placed) {
-        Pass own =
-            new Pass(
-                styled.freePass(pass.id()),
-                pass.on(),
-                pass.move(),
-                pass.where(),
-                pass.gate(),
-                pass.strength(),
-                WHY,
-                "");
+      if (first.has(pass.where())) {
+        Pass own = pass.called(styled.freePass(pass.id())).explained(WHY).withGroup("");
         styled = styled.with(own);
       }
     }
@@ -159,42 +149,20 @@ public record HouseStyle(List<Shift> shifts, List<String> without, List<Pass> ad
       return pass;
     }
     String why = pass.why() + " House style: " + String.join(", ", said) + ".";
-    return new Pass(
-        made.id(),
-        made.on(),
-        made.move(),
-        made.where(),
-        made.gate(),
-        made.strength(),
-        why,
-        made.group());
+    return made.explained(why);
   }
 
   private static Pass stronger(Pass pass, Shift shift) {
-    double strength = Math.max(0, Math.min(1, pass.strength() + shift.by()));
-    return new Pass(
-        pass.id(),
-        pass.on(),
-        pass.move(),
-        pass.where(),
-        pass.gate(),
-        strength,
-        pass.why(),
-        pass.group());
+    return pass.withStrength(Math.max(0, Math.min(1, pass.strength() + shift.by())));
   }
 
   private static Pass moved(Pass pass, Shift shift) {
     double now = PassKind.of(pass.move()).number(pass.move(), shift.control());
     double to = Numbers.held(pass.move().getClass(), shift.control(), now + shift.by());
     try {
-      return pass.withMove(numbered(pass.move(), Map.of(shift.control(), to)));
+      return pass.withMove(Records.with(pass.move(), Map.of(shift.control(), to)));
     } catch (IllegalArgumentException refused) {
       return pass;
     }
-  }
-
-  /** The same move with other numbers; every move is a record. */
-  static Move numbered(Move move, Map<String, Double> numbers) {
-    return (Move) Numbers.with((Record) move, numbers);
   }
 }

@@ -1,6 +1,7 @@
 package illuminar.core.house;
 
 import illuminar.core.control.Numbers.NumberControl;
+import illuminar.core.control.Records;
 import illuminar.core.pass.Pass;
 import illuminar.core.pass.PassKind;
 import illuminar.core.pass.kinds.Catalogue;
@@ -144,15 +145,11 @@ public final class Learned {
     return pass.active()
         && PassKind.of(pass.move()).frames().isEmpty()
         && view.first().passes().stream().noneMatch(p -> p.id().equals(pass.id()))
-        && placed(pass, view);
-  }
-
-  private static boolean placed(Pass pass, Finished view) {
-    return pass.where().everywhere() || view.first().region(pass.where().region()).isPresent();
+        && view.first().has(pass.where());
   }
 
   private long havingPlace(Pass pass) {
-    return views.stream().filter(v -> placed(pass, v)).count();
+    return views.stream().filter(v -> v.first().has(pass.where())).count();
   }
 
   /** The first of them with the medians of all numbers. */
@@ -167,12 +164,6 @@ public final class Learned {
     double strength = median(same.stream().mapToDouble(Pass::strength).toArray());
     String id = "house-" + kind.id();
     return new Pass(
-        id,
-        true,
-        HouseStyle.numbered(first.move(), numbers),
-        first.where(),
-        first.gate(),
-        strength,
-        "");
+        id, true, Records.with(first.move(), numbers), first.where(), first.gate(), strength, "");
   }
 }

@@ -40,8 +40,9 @@ public final class Clipping {
     int burnt = 0;
     int blocked = 0;
     for (int i = 0; i < n; i++) {
-      burnt += burnt(most.at(i)) ? 1 : 0;
-      blocked += blocked(most.at(i)) ? 1 : 0;
+      float greatest = most.at(i);
+      burnt += burnt(greatest) ? 1 : 0;
+      blocked += blocked(greatest) ? 1 : 0;
     }
     return new Shares((double) burnt / n, (double) blocked / n);
   }

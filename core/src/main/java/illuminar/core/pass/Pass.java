@@ -40,7 +40,22 @@ public record Pass(
 
   /** The same pass as made by hand. */
   public Pass unexplained() {
-    return new Pass(id, on, move, where, gate, strength, "", group);
+    return explained("");
+  }
+
+  /** The same pass for another reason. */
+  public Pass explained(String because) {
+    return new Pass(id, on, move, where, gate, strength, because, group);
+  }
+
+  /** The same pass in another group, or in none where it is empty. */
+  public Pass withGroup(String other) {
+    return new Pass(id, on, move, where, gate, strength, why, other);
+  }
+
+  /** The same pass of another strength. */
+  public Pass withStrength(double other) {
+    return new Pass(id, on, move, where, gate, other, why, group);
   }
 
   /** The same pass by another id. */

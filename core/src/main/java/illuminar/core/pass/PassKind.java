@@ -3,11 +3,14 @@ package illuminar.core.pass;
 import illuminar.core.colour.Srgb;
 import illuminar.core.colour.Stops;
 import illuminar.core.control.Numbers;
+import illuminar.core.control.Records;
 import java.lang.reflect.RecordComponent;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 
@@ -117,21 +120,14 @@ public record PassKind(
 
   /** The same move with light from other frames; names of no frame stay empty. */
   public Move lit(Move move, UnaryOperator<String> other) {
-    RecordComponent[] all = type.getRecordComponents();
-    Object[] values = new Object[all.length];
-    Class<?>[] types = new Class<?>[all.length];
-    for (int i = 0; i < all.length; i++) {
-      types[i] = all[i].getType();
-      values[i] = component(move, all[i].getName());
-      if (frames.contains(all[i].getName()) && !values[i].equals("")) {
-        values[i] = other.apply((String) values[i]);
+    Map<String, String> changed = new HashMap<>();
+    for (String name : frames) {
+      String frame = (String) component(move, name);
+      if (!frame.isEmpty()) {
+        changed.put(name, other.apply(frame));
       }
     }
-    try {
-      return type.getDeclaredConstructor(types).newInstance(values);
-    } catch (ReflectiveOperationException e) {
-      throw new IllegalStateException(e);
-    }
+    return Records.with(move, changed);
   }
 
   private static Gate gate(int[] tones) {

@@ -5,6 +5,7 @@ import illuminar.core.ground.Ground;
 import illuminar.core.pass.Group;
 import illuminar.core.pass.Pass;
 import illuminar.core.pass.PassKind;
+import illuminar.core.pass.Where;
 import illuminar.core.pass.kinds.Catalogue;
 import illuminar.core.region.Region;
 import illuminar.core.region.Territory;
@@ -94,6 +95,11 @@ public record Recipe(
 
   public Optional<Region> region(String id) {
     return regions.stream().filter(r -> r.id().equals(id)).findFirst();
+  }
+
+  /** Whether a pass can work there: everywhere, or in a region that there is. */
+  public boolean has(Where where) {
+    return where.everywhere() || region(where.region()).isPresent();
   }
 
   /** A region with all that it depends on. */

@@ -1,6 +1,5 @@
 package illuminar.server.compare;
 
-import illuminar.core.colour.Ciede2000;
 import illuminar.core.colour.Lab;
 import illuminar.core.geometry.Laid;
 import illuminar.core.measure.Reading;
@@ -137,7 +136,7 @@ class CompareController {
     PlaceReading here = reading(view, recipe(view, new Seen(revision, without)), x, y);
     PlaceReading there =
         reading(other, recipe(other, new Seen(beside.revision(), beside.without())), x, y);
-    return new TwoReadings(here, there, Ciede2000.difference(here.lab(), there.lab()));
+    return new TwoReadings(here, there, here.lab().difference(there.lab()));
   }
 
   private PlaceReading reading(View view, Recipe recipe, double x, double y) {
@@ -153,7 +152,7 @@ class CompareController {
             top,
             Math.min(whole.width(), cx + REACH + 1) - left,
             Math.min(whole.height(), cy + REACH + 1) - top);
-    Picture p = open.work(view, s -> s.finished(recipe, laid, part, "", () -> true));
+    Picture p = open.finished(view, recipe, laid, part);
     Reading reading = Reading.at(p, cx - left, cy - top, REACH);
     return new PlaceReading(reading.lab(), reading.stops());
   }
@@ -195,8 +194,7 @@ class CompareController {
 
   private Picture finished(View view, Recipe recipe) {
     Laid laid = Laid.of(recipe.geometry(), view.width(), view.height());
-    Raster raster = whole(laid, MAP_EDGE);
-    return open.work(view, s -> s.finished(recipe, laid, raster, "", () -> true));
+    return open.finished(view, recipe, laid, whole(laid, MAP_EDGE));
   }
 
   private static Raster whole(Laid laid, int edge) {

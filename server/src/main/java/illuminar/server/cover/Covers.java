@@ -96,8 +96,7 @@ public class Covers {
   private byte[] jpeg(View view, Recipe recipe, int edge) {
     Laid laid = Laid.of(recipe.geometry(), view.width(), view.height());
     Raster raster = Raster.fitted(laid.projection().width(), laid.projection().height(), edge);
-    return ScreenJpeg.of(
-        open.work(view, s -> s.finished(recipe, laid, raster, "", () -> true)), QUALITY);
+    return ScreenJpeg.of(open.finished(view, recipe, laid, raster), QUALITY);
   }
 
   /** Makes a view's cover anew, in its turn; once, though many ask for it. */

@@ -55,16 +55,26 @@ class CoverDrawing {
    */
   Lettered.Made of(UUID studio, CoverPage page, int edge) {
     Path2D outlines = typefaces.outlines(page.font(), page.text());
-    View view = shoots.ownedView(studio, UUID.fromString(page.view()));
-    return lanes.slow().take(1, Wanted.here(), () -> drawn(studio, page, outlines, view, edge));
+    Shown shown = shown(studio, page.view());
+    return lanes.slow().take(1, Wanted.here(), () -> drawn(studio, page, outlines, shown, edge));
   }
 
-  private Lettered.Made drawn(UUID studio, CoverPage page, Path2D outlines, View view, int wanted) {
+  /** A view as it would be delivered. */
+  private record Shown(View view, Recipe recipe, Laid laid) {}
+
+  private Shown shown(UUID studio, String id) {
+    View view = shoots.ownedView(studio, UUID.fromString(id));
+    Recipe recipe = alternatives.delivered(view).recipe();
+    return new Shown(view, recipe, Laid.of(recipe.geometry(), view.width(), view.height()));
+  }
+
+  private Lettered.Made drawn(
+      UUID studio, CoverPage page, Path2D outlines, Shown shown, int wanted) {
     Cut cut = new Cut(page.across(), page.down(), page.zoom());
-    int edge = Math.min(wanted, mostEdge(view, page.format(), page.zoom()));
+    int edge = Math.min(wanted, mostEdge(shown.laid, page.format(), page.zoom()));
     int width = page.format().width(edge);
     int height = page.format().height(edge);
-    Picture below = cut(view, cut, width, height);
+    Picture below = cut(shown, cut, width, height);
     double size = page.size() * edge;
     double baseline = page.at().y() * edge;
     outlines.transform(new AffineTransform(size, 0, 0, size, page.at().x() * edge, baseline));
@@ -83,13 +93,8 @@ class CoverDrawing {
     static final Cut MIDDLE = new Cut(0.5, 0.5, 1);
   }
 
-  private Laid laid(View view) {
-    return Laid.of(alternatives.delivered(view).recipe().geometry(), view.width(), view.height());
-  }
-
   /** The largest page that needs no pixel to be made up. */
-  private int mostEdge(View view, CoverPage.Format format, double zoom) {
-    Laid laid = laid(view);
+  private static int mostEdge(Laid laid, CoverPage.Format format, double zoom) {
     int unit = 10_000;
     double wide = laid.projection().width() / zoom / format.width(unit);
     double high = laid.projection().height() / zoom / format.height(unit);
@@ -97,19 +102,16 @@ class CoverDrawing {
   }
 
   /** A part of a view that fills so many pixels. */
-  private Picture cut(View view, Cut cut, int width, int height) {
-    Recipe recipe = alternatives.delivered(view).recipe();
-    Laid laid = laid(view);
-    int wide = laid.projection().width();
-    int high = laid.projection().height();
+  private Picture cut(Shown of, Cut cut, int width, int height) {
+    int wide = of.laid.projection().width();
+    int high = of.laid.projection().height();
     double scale = Math.min(4, cut.zoom * Math.max(width / (double) wide, height / (double) high));
     Raster whole = Raster.whole(wide, high, scale);
     int left = within(cut.across * whole.width() - width / 2.0, whole.width() - width);
     int top = within(cut.down * whole.height() - height / 2.0, whole.height() - height);
     Raster part =
         whole.part(left, top, Math.min(width, whole.width()), Math.min(height, whole.height()));
-    Picture found = open.work(view, s -> s.finished(recipe, laid, part, "", () -> true));
-    return filling(found, width, height);
+    return filling(open.finished(of.view, of.recipe, of.laid, part), width, height);
   }
 
   private static int within(double at, int most) {
@@ -164,14 +166,13 @@ class CoverDrawing {
       }
       return out;
     }
-    View view = shoots.ownedView(studio, UUID.fromString(page.fillView()));
     int left = within(Math.floor(box.getMinX()), width - 1);
     int top = within(Math.floor(box.getMinY()), height - 1);
     int right = within(Math.ceil(box.getMaxX()), width);
     int low = within(Math.ceil(box.getMaxY()), height);
     int wide = Math.max(1, right - left);
     int high = Math.max(1, low - top);
-    Picture part = cut(view, Cut.MIDDLE, wide, high);
+    Picture part = cut(shown(studio, page.fillView()), Cut.MIDDLE, wide, high);
     for (int c = 0; c < 3; c++) {
       for (int y = 0; y < Math.min(high, height - top); y++) {
         System.arraycopy(

@@ -76,11 +76,7 @@ class DeliveryController {
       @PathVariable UUID shoot,
       @RequestBody DeliveryOrder order) {
     Shoot of = shoots.owned(member.studio(), shoot);
-    List<UUID> here =
-        shoots.views(shoot).stream()
-            .filter(v -> v.state() != View.State.NEW)
-            .map(View::id)
-            .toList();
+    List<UUID> here = shoots.linedUp(shoot).stream().map(View::id).toList();
     List<String> endings =
         order.specifications().stream().map(f -> formats.of(f.format()).ending()).toList();
     FileNames.check(order.views().size(), order.specifications(), endings);

@@ -1,8 +1,6 @@
 package illuminar.server.description;
 
-import illuminar.core.cover.CoverPage;
-import illuminar.core.house.HouseStyle;
-import illuminar.core.recipe.Recipe;
+import illuminar.server.recipe.RecipeJson;
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.Schema;
@@ -21,7 +19,7 @@ import org.springframework.context.annotation.Configuration;
 class ApiDescription {
   static {
     // what recipes are made of is told by the catalogue, not by their classes
-    for (Class<?> told : List.of(Recipe.class, HouseStyle.class, CoverPage.class)) {
+    for (Class<?> told : RecipeJson.whole()) {
       SpringDocUtils.getConfig()
           .replaceWithSchema(
               told, new Schema<>().$ref("#/components/schemas/" + told.getSimpleName()));

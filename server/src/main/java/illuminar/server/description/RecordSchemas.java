@@ -2,10 +2,10 @@ package illuminar.server.description;
 
 import illuminar.core.cover.CoverPage;
 import illuminar.core.geometry.Upright;
-import illuminar.core.house.HouseStyle;
 import illuminar.core.recipe.Recipe;
 import illuminar.server.house.LastMoves;
 import illuminar.server.recipe.Kinds;
+import illuminar.server.recipe.RecipeJson;
 import illuminar.server.sitting.messages.Answer;
 import illuminar.server.sitting.messages.Request;
 import io.swagger.v3.oas.models.OpenAPI;
@@ -33,9 +33,7 @@ final class RecordSchemas {
   }
 
   void add() {
-    schema(Recipe.class);
-    schema(HouseStyle.class);
-    schema(CoverPage.class);
+    RecipeJson.whole().forEach(this::schema);
     Schema<?> cover = new ObjectSchema();
     property(cover, "id", new StringSchema());
     property(cover, "page", ref(CoverPage.class));

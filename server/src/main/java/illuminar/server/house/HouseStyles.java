@@ -3,16 +3,15 @@ package illuminar.server.house;
 import illuminar.core.house.HouseStyle;
 import illuminar.core.house.Learned;
 import illuminar.core.recipe.Recipe;
+import illuminar.server.recipe.History;
 import illuminar.server.recipe.RecipeJson;
 import illuminar.server.recipe.RecipeService;
-import illuminar.server.recipe.Revisions;
 import illuminar.server.shoot.ShootService;
 import illuminar.server.shoot.Shoots;
 import illuminar.server.shoot.View;
 import illuminar.server.web.Problem;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
@@ -25,7 +24,7 @@ public class HouseStyles {
   private final Shoots all;
   private final ShootService shoots;
   private final RecipeService recipes;
-  private final Revisions revisions;
+  private final History history;
   private final RecipeJson json;
 
   HouseStyles(
@@ -33,13 +32,13 @@ public class HouseStyles {
       Shoots all,
       ShootService shoots,
       RecipeService recipes,
-      Revisions revisions,
+      History history,
       RecipeJson json) {
     this.rows = rows;
     this.all = all;
     this.shoots = shoots;
     this.recipes = recipes;
-    this.revisions = revisions;
+    this.history = history;
     this.json = json;
   }
 
@@ -54,7 +53,7 @@ public class HouseStyles {
   @Transactional(readOnly = true)
   public Kept of(UUID studio) {
     return rows.findById(studio)
-        .map(r -> new Kept(r.active(), json.readStyle(r.style())))
+        .map(r -> new Kept(r.active(), json.read(r.style(), HouseStyle.class)))
         .orElse(new Kept(true, HouseStyle.NONE));
   }
 
@@ -73,7 +72,8 @@ public class HouseStyles {
     List<Learned.Finished> finished = new ArrayList<>();
     for (UUID id : views) {
       View view = shoots.ownedView(studio, id);
-      first(view)
+      history
+          .first(view)
           .ifPresent(f -> finished.add(new Learned.Finished(f, recipes.state(view).recipe())));
     }
     if (finished.isEmpty()) {
@@ -81,11 +81,6 @@ public class HouseStyles {
           HttpStatus.CONFLICT, "None of these views has a first version to learn from.");
     }
     return Learned.from(finished);
-  }
-
-  /** The recipe that the product made, before any style. */
-  private Optional<Recipe> first(View view) {
-    return revisions.findByViewIdAndNumber(view.id(), 1).map(r -> json.read(r.recipe()));
   }
 
   /**

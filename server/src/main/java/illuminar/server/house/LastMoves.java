@@ -3,7 +3,7 @@ package illuminar.server.house;
 import illuminar.core.pass.Pass;
 import illuminar.core.pass.PassKind;
 import illuminar.core.recipe.Recipe;
-import illuminar.server.recipe.RecipeJson;
+import illuminar.server.recipe.History;
 import illuminar.server.recipe.RecipeService;
 import illuminar.server.recipe.Revision;
 import illuminar.server.recipe.Revisions;
@@ -27,13 +27,13 @@ public class LastMoves {
   private final ShootService shoots;
   private final RecipeService recipes;
   private final Revisions revisions;
-  private final RecipeJson json;
+  private final History history;
 
-  LastMoves(ShootService shoots, RecipeService recipes, Revisions revisions, RecipeJson json) {
+  LastMoves(ShootService shoots, RecipeService recipes, Revisions revisions, History history) {
     this.shoots = shoots;
     this.recipes = recipes;
     this.revisions = revisions;
-    this.json = json;
+    this.history = history;
   }
 
   /**
@@ -48,8 +48,7 @@ public class LastMoves {
   Collection<LastMove> beside(UUID studio, UUID view) {
     Map<String, LastMove> last = new LinkedHashMap<>();
     for (View other : lately(shoots.ownedView(studio, view))) {
-      Optional<Recipe> first =
-          revisions.findByViewIdAndNumber(other.id(), 1).map(r -> json.read(r.recipe()));
+      Optional<Recipe> first = history.first(other);
       for (Pass pass : recipes.state(other).recipe().passes()) {
         String kind = PassKind.of(pass.move()).id();
         boolean byHand = first.map(f -> !f.passes().contains(pass)).orElse(true);

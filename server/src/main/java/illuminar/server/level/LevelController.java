@@ -83,8 +83,7 @@ class LevelController {
   @GetMapping
   SurfaceTable table(@AuthenticationPrincipal Member member, @PathVariable UUID shoot) {
     shoots.owned(member.studio(), shoot);
-    List<View> views =
-        shoots.views(shoot).stream().filter(v -> v.state() != View.State.NEW).toList();
+    List<View> views = shoots.linedUp(shoot);
     List<Optional<Map<String, Lab>>> known = views.stream().map(surfaces::known).toList();
     List<Map<String, Lab>> colours = known.stream().map(k -> k.orElse(Map.of())).toList();
     Map<String, Lab> common = LevelSet.common(colours, -1);

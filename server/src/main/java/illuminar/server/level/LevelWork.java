@@ -14,7 +14,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.UUID;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -74,7 +73,7 @@ class LevelWork implements Work {
   @Override
   public void run(Job job, Progress progress) {
     Subject wanted = json.read(job.subject(), Subject.class);
-    List<View> views = ready(job.shootId());
+    List<View> views = shoots.linedUp(job.shootId());
     int total = views.size() * (1 + (wanted.find ? 1 : 0) + (wanted.level ? 2 : 0));
     int done = 0;
     for (View view : wanted.find ? views : List.<View>of()) {
@@ -85,16 +84,12 @@ class LevelWork implements Work {
       level(job, wanted, views.stream().filter(surfaces::any).toList(), done, total, progress);
       done += 2 * views.size();
     }
-    for (View view : ready(job.shootId())) {
+    for (View view : shoots.linedUp(job.shootId())) {
       progress.at(done++, total, view.name() + ": reading its surfaces");
       if (surfaces.any(view)) {
         progress.alone(view.name(), () -> surfaces.read(view));
       }
     }
-  }
-
-  private List<View> ready(UUID shoot) {
-    return shoots.views(shoot).stream().filter(v -> v.state() != View.State.NEW).toList();
   }
 
   private void level(

@@ -33,7 +33,7 @@ class Flights {
   }
 
   List<View> ready(Shoot shoot) {
-    return shoots.views(shoot.id()).stream().filter(v -> v.state() != View.State.NEW).toList();
+    return shoots.linedUp(shoot.id());
   }
 
   Map<UUID, LookedOver> rows(List<View> views) {

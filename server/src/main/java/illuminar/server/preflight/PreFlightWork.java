@@ -47,8 +47,7 @@ class PreFlightWork implements Work {
 
   @Override
   public void run(Job job, Progress progress) {
-    List<View> views =
-        shoots.views(job.shootId()).stream().filter(v -> v.state() != View.State.NEW).toList();
+    List<View> views = shoots.linedUp(job.shootId());
     for (int i = 0; i < views.size(); i++) {
       View view = views.get(i);
       progress.at(i, views.size(), view.name());

@@ -70,6 +70,12 @@ public class History {
     }
   }
 
+  /** The recipe that the product made first, whatever frames the view has had since. */
+  @Transactional(readOnly = true)
+  public Optional<Recipe> first(View view) {
+    return revisions.findByViewIdAndNumber(view.id(), 1).map(r -> json.read(r.recipe()));
+  }
+
   /**
    * The recipe of a step that can be gone back to.
    *

@@ -1,11 +1,7 @@
 package illuminar.server.recipe;
 
-import illuminar.core.cover.CoverPage;
-import illuminar.core.house.HouseStyle;
-import illuminar.core.recipe.Recipe;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.util.Set;
 import org.springframework.http.HttpInputMessage;
 import org.springframework.http.HttpOutputMessage;
 import org.springframework.http.MediaType;
@@ -16,8 +12,6 @@ import org.springframework.stereotype.Component;
 /** Recipes, house styles and covers in the bodies of requests, read and refused as everywhere. */
 @Component
 class RecipeBodies extends AbstractHttpMessageConverter<Record> {
-  private static final Set<Class<?>> READ = Set.of(Recipe.class, HouseStyle.class, CoverPage.class);
-
   private final RecipeJson json;
 
   RecipeBodies(RecipeJson json) {
@@ -27,17 +21,13 @@ class RecipeBodies extends AbstractHttpMessageConverter<Record> {
 
   @Override
   protected boolean supports(Class<?> type) {
-    return READ.contains(type);
+    return RecipeJson.whole().contains(type);
   }
 
   @Override
   protected Record readInternal(Class<? extends Record> type, HttpInputMessage message)
       throws IOException {
-    String body = new String(message.getBody().readAllBytes(), StandardCharsets.UTF_8);
-    if (type == Recipe.class) {
-      return json.read(body);
-    }
-    return type == HouseStyle.class ? json.readStyle(body) : json.read(body, type);
+    return json.read(new String(message.getBody().readAllBytes(), StandardCharsets.UTF_8), type);
   }
 
   @Override

@@ -2,6 +2,7 @@ package illuminar.server.recipe;
 
 import com.fasterxml.jackson.annotation.JsonIgnore;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import illuminar.core.cover.CoverPage;
 import illuminar.core.geometry.Crop;
 import illuminar.core.geometry.Geometry;
 import illuminar.core.house.HouseStyle;
@@ -10,8 +11,12 @@ import illuminar.core.pass.Pass;
 import illuminar.core.recipe.Recipe;
 import illuminar.server.web.PlainWords;
 import illuminar.server.web.Problem;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
+import java.util.function.UnaryOperator;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.JacksonException;
@@ -46,7 +51,19 @@ public class RecipeJson {
     abstract boolean placed();
   }
 
+  /** What travels and is kept whole, and how what an earlier version saved is completed. */
+  private static final Map<Class<? extends Record>, UnaryOperator<JsonNode>> WHOLE =
+      Map.of(
+          Recipe.class, OlderRecipes::completed,
+          HouseStyle.class, OlderRecipes::completedStyle,
+          CoverPage.class, UnaryOperator.identity());
+
   private final JsonMapper mapper;
+
+  /** The types that this reads for bodies of requests, and that the core's records describe. */
+  public static List<Class<? extends Record>> whole() {
+    return WHOLE.keySet().stream().sorted(Comparator.comparing(Class::getSimpleName)).toList();
+  }
 
   RecipeJson() {
     JsonMapper.Builder b =
@@ -76,20 +93,13 @@ public class RecipeJson {
 
   /** Reads a recipe; says what is wrong with it where it cannot. */
   public Recipe read(String json) {
-    return read(
-        () -> mapper.treeToValue(OlderRecipes.completed(mapper.readTree(json)), Recipe.class));
+    return read(json, Recipe.class);
   }
 
-  /** Reads a house style in the same way. */
-  public HouseStyle readStyle(String json) {
-    return read(
-        () ->
-            mapper.treeToValue(
-                OlderRecipes.completedStyle(mapper.readTree(json)), HouseStyle.class));
-  }
-
+  /** Reads a value in the same way; one that an earlier version saved is completed. */
   public <T> T read(String json, Class<T> type) {
-    return read(() -> mapper.readValue(json, type));
+    UnaryOperator<JsonNode> completed = WHOLE.getOrDefault(type, UnaryOperator.identity());
+    return read(() -> mapper.treeToValue(completed.apply(mapper.readTree(json)), type));
   }
 
   private static <T> T read(Supplier<T> read) {

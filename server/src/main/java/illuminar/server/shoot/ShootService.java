@@ -68,6 +68,11 @@ public class ShootService {
     return views.findByShootIdAndBinnedIsNullOrderByPosition(shoot);
   }
 
+  /** Those that are lined up, so that there is a picture of them. */
+  public List<View> linedUp(UUID shoot) {
+    return views(shoot).stream().filter(v -> v.state() != View.State.NEW).toList();
+  }
+
   public View ownedView(UUID studio, UUID view) {
     return views.findOwned(view, studio).orElseThrow(() -> Problem.notFound("view"));
   }

@@ -5,6 +5,10 @@ import illuminar.core.frame.Frame;
 import illuminar.core.frame.Frames;
 import illuminar.core.frame.Pyramid;
 import illuminar.core.frame.Response;
+import illuminar.core.geometry.Laid;
+import illuminar.core.picture.Picture;
+import illuminar.core.picture.Raster;
+import illuminar.core.recipe.Recipe;
 import illuminar.core.render.PreviewSession;
 import illuminar.core.render.RenderCache;
 import illuminar.core.shelf.Shelf;
@@ -126,6 +130,11 @@ public class OpenViews {
    */
   public <T> T work(View view, Function<PreviewSession, T> work) {
     return work(view, session(view), work);
+  }
+
+  /** A part of the finished picture of a view, as a recipe makes it and lays it. */
+  public Picture finished(View view, Recipe recipe, Laid laid, Raster raster) {
+    return work(view, s -> s.finished(recipe, laid, raster, "", () -> true));
   }
 
   private <T> T work(View view, PreviewSession session, Function<PreviewSession, T> work) {
