@@ -43,6 +43,7 @@ export type Control = Schemas["NumberControl"];
 export type Binned = Schemas["Binned"];
 export type Outcome = Schemas["Outcome"];
 export type Specification = Schemas["Specification"];
+export type Watermark = Schemas["Watermark"];
 export type KeptSpecification = Schemas["Kept"];
 export type Size = Schemas["Size"];
 export type OrderCredits = Schemas["OrderCredits"];

@@ -1,11 +1,11 @@
 import { Box, Button, Checkbox, FormControlLabel, TextField } from "@mui/material";
 import { useState, type ReactNode } from "react";
-import type { Size, Specification } from "../api/types";
+import type { Size, Specification, Watermark } from "../api/types";
 import { Choice } from "../kit/Choice";
 import { Asking } from "../kit/Asking";
 import { Said } from "../kit/Said";
 import { useSpecificationChange } from "./useSpecifications";
-import { SHARPNESS, SIZE_KINDS, type Format } from "./words";
+import { SHARPNESS, SIZE_KINDS, WATERMARK_PLACES, type Format } from "./words";
 
 /** Numbers that a kind of size begins with. */
 const STARTS: Record<Size["kind"], Size> = {
@@ -34,7 +34,8 @@ export function SpecificationDialog({
 }) {
   const [spec, setSpec] = useState(from);
   const { keep, remove } = useSpecificationChange();
-  const lossy = formats.find((f) => f.id === spec.format)?.lossy ?? false;
+  const format = formats.find((f) => f.id === spec.format);
+  const lossy = format?.lossy ?? false;
   const put = (to: Partial<Specification>) => setSpec({ ...spec, ...to });
   const enter = async () => {
     onKept((await keep.mutateAsync({ id, body: spec })).id);
@@ -115,6 +116,11 @@ export function SpecificationDialog({
         options={SHARPNESS.map((s) => ({ id: s.sharpness, name: s.name }))}
         onChoose={(sharpness) => put({ sharpness })}
       />
+      <WatermarkFields
+        mark={spec.watermark}
+        disabled={format?.watermarked === false}
+        onMark={(watermark) => put({ watermark })}
+      />
       <TextField
         size="small"
         label="Name pattern"
@@ -131,6 +137,52 @@ function Row({ children }: { children: ReactNode }) {
     <Box sx={{ display: "grid", gridAutoFlow: "column", gap: 1.5, alignItems: "center" }}>{children}</Box>
   );
 }
+
+function WatermarkFields({
+  mark,
+  disabled,
+  onMark,
+}: {
+  mark: Watermark;
+  disabled: boolean;
+  onMark: (to: Watermark) => void;
+}) {
+  return (
+    <>
+      <TextField
+        size="small"
+        label="Watermark"
+        placeholder="none"
+        disabled={disabled && !mark.text}
+        value={mark.text}
+        onChange={(e) => onMark({ ...mark, text: e.target.value })}
+        slotProps={{ htmlInput: { maxLength: 80 } }}
+      />
+      {mark.text && (
+        <Row>
+          <Choice
+            label="Its place"
+            value={mark.place}
+            options={WATERMARK_PLACES.map((p) => ({ id: p.place, name: p.name }))}
+            onChoose={(place) => onMark({ ...mark, place })}
+          />
+          <NumberWord
+            label="Size, %"
+            value={percent(mark.size)}
+            onNumber={(p) => onMark({ ...mark, size: p / 100 })}
+          />
+          <NumberWord
+            label="Strength, %"
+            value={percent(mark.strength)}
+            onNumber={(p) => onMark({ ...mark, strength: p / 100 })}
+          />
+        </Row>
+      )}
+    </>
+  );
+}
+
+const percent = (share: number) => Math.round(share * 1000) / 10;
 
 function SizeFields({ size, onSize }: { size: Size; onSize: (to: Size) => void }) {
   const unit = size.kind === "PRINT" ? "cm" : "px";

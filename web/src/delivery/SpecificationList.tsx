@@ -18,6 +18,7 @@ const NEW: Specification = {
   mostBytes: 0,
   sharpness: "NONE",
   pattern: "{view}-{size}",
+  watermark: { text: "", place: "LOWER_RIGHT", size: 0.03, strength: 0.5 },
 };
 
 /** What is delivered by: the studio's specifications, chosen and changed. */

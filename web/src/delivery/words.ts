@@ -1,4 +1,4 @@
-import type { Size, Specification } from "../api/types";
+import type { Size, Specification, Watermark } from "../api/types";
 
 /** A format as the server offers it. */
 export interface Format {
@@ -6,6 +6,7 @@ export interface Format {
   name: string;
   ending: string;
   lossy: boolean;
+  watermarked: boolean;
 }
 
 export const SIZE_KINDS: { kind: Size["kind"]; name: string }[] = [
@@ -20,6 +21,14 @@ export const SHARPNESS: { sharpness: Specification["sharpness"]; name: string }[
   { sharpness: "NONE", name: "As on the bench" },
   { sharpness: "SCREEN", name: "Sharpened for screens" },
   { sharpness: "PRINT", name: "Sharpened for print" },
+];
+
+export const WATERMARK_PLACES: { place: Watermark["place"]; name: string }[] = [
+  { place: "LOWER_RIGHT", name: "Lower right" },
+  { place: "LOWER_LEFT", name: "Lower left" },
+  { place: "UPPER_RIGHT", name: "Upper right" },
+  { place: "UPPER_LEFT", name: "Upper left" },
+  { place: "MIDDLE", name: "Middle" },
 ];
 
 /** Sizes in words. */
@@ -44,6 +53,7 @@ export function saidOf(spec: Specification, formats: Format[], spaces: { id: str
     spec.mostBytes > 0 && `at most ${bytesSaid(spec.mostBytes)}`,
     format?.lossy && spec.fullChroma && "colour at every pixel",
     spec.sharpness !== "NONE" && SHARPNESS.find((s) => s.sharpness === spec.sharpness)?.name.toLowerCase(),
+    spec.watermark.text && `watermark “${spec.watermark.text}”`,
   ];
   return parts.filter(Boolean).join(", ");
 }

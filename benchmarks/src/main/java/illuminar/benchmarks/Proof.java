@@ -15,7 +15,7 @@ public final class Proof {
 
   /**
    * Proves the views named, all and the whole shoot where none is named, each with its part of
-   * docs/accuracy.md; or {@code case FOLDER}, {@code rooms SEED...}.
+   * docs/accuracy.md; or {@code set}, {@code case FOLDER}, {@code rooms SEED...}.
    */
   public static void main(String[] args) throws Exception {
     if (args.length == 2 && args[0].equals("case")) {
@@ -27,8 +27,16 @@ public final class Proof {
       return;
     }
     List<String> lost = new ArrayList<>();
+    boolean set = args.length == 1 && args[0].equals("set");
+    if (args.length == 0 || set) {
+      Table table = new Table();
+      new SetProof(table).all();
+      lost.addAll(new Accuracy().keep("The set", table));
+    }
     List<View> views =
-        args.length == 0 ? Views.all() : List.of(args).stream().map(Views::of).toList();
+        set
+            ? List.of()
+            : args.length == 0 ? Views.all() : List.of(args).stream().map(Views::of).toList();
     for (View view : views) {
       Table table = new Table();
       DemoView demo = DemoView.read(view, Path.of("demo/card"), 0);

@@ -12,6 +12,7 @@ import com.drew.metadata.png.PngDirectory;
 import com.drew.metadata.xmp.XmpDirectory;
 import illuminar.core.colour.Space;
 import illuminar.core.exposure.Exposure;
+import illuminar.core.frame.Codes;
 import illuminar.core.picture.Picture;
 import illuminar.core.render.OutputSpace;
 import java.awt.color.ColorSpace;
@@ -174,5 +175,43 @@ class WrittenTest {
       out[c] = (codes[c] & 65535) / 65535f;
     }
     return out;
+  }
+
+  /**
+   * Colours and legend of a linear DNG. Sources: Digital Negative Specification 1.4; read by LibRaw
+   * and by metadata-extractor.
+   */
+  @ParameterizedTest
+  @EnumSource(OutputSpace.class)
+  void aLinearDngIsReadAsLight(OutputSpace space) throws Exception {
+    double[][] colours = {{0.9, 0.4, 0.1}, {0.02, 0.3, 0.6}, {0.5, 0.5, 0.5}};
+    int width = 96;
+    Picture p = Picture.of(width, 64);
+    for (int i = 0; i < p.r().length; i++) {
+      double[] rgb = colours[i % width / 32];
+      double[] work = Space.SRGB_TO_WORK.apply(rgb[0], rgb[1], rgb[2]);
+      for (int c = 0; c < 3; c++) {
+        p.channel(c)[i] = (float) work[c];
+      }
+    }
+    Path file = dir.resolve("view.dng");
+    LinearDng.write(PictureWriter.image16(width, 64, space.codes16(p)), space, LEGEND, file);
+    Codes back = PictureReader.pixels(file, "view.dng");
+    assertThat(back.width()).isEqualTo(width);
+    assertThat(back.linear()).isTrue();
+    for (int k = 0; k < 3; k++) {
+      double grey = 0.2126 * colours[k][0] + 0.7152 * colours[k][1] + 0.0722 * colours[k][2];
+      for (int c = 0; c < 3; c++) {
+        double wanted = space == OutputSpace.GREY ? grey : colours[k][c];
+        assertThat(back.at(3 * (32 * width + 32 * k + 16) + c)).isCloseTo(wanted, within(0.004));
+      }
+    }
+    Metadata meta = ImageMetadataReader.readMetadata(file.toFile());
+    ExifIFD0Directory root = meta.getFirstDirectoryOfType(ExifIFD0Directory.class);
+    assertThat(root.getString(ExifIFD0Directory.TAG_MODEL)).isEqualTo("F1");
+    ExifSubIFDDirectory exif = meta.getFirstDirectoryOfType(ExifSubIFDDirectory.class);
+    assertThat(exif.getString(ExifSubIFDDirectory.TAG_LENS_MODEL)).isEqualTo("Fennick 17-35");
+    assertThat(meta.getFirstDirectoryOfType(XmpDirectory.class).getXmpProperties().toString())
+        .contains("compositeCapture");
   }
 }

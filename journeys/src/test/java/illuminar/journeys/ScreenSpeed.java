@@ -88,6 +88,30 @@ public final class ScreenSpeed {
   /** How long a hand takes from a pass that it opened to one of its controls; milliseconds. */
   private static final int REACH = 1200;
 
+  /** Moves of a pointer over a comparison. */
+  private static final int SWEEP = 600;
+
+  /** Notes how long after the last frame in which a comparison's line moved the next one comes. */
+  private static final String FRAMES =
+      """
+      () => {
+        const line = [...document.querySelector('[data-testid=compare]').children]
+          .find(c => c.style.clipPath.startsWith('polygon'));
+        window.moved = [];
+        let at = line.style.clipPath;
+        let last = 0;
+        const look = now => {
+          if (line.style.clipPath !== at) {
+            at = line.style.clipPath;
+            if (last) window.moved.push(now - last);
+            last = now;
+          }
+          requestAnimationFrame(look);
+        };
+        requestAnimationFrame(look);
+      }
+      """;
+
   private ScreenSpeed() {}
 
   public static void main(String[] args) {
@@ -138,6 +162,7 @@ public final class ScreenSpeed {
       say("control to pixels on screen", page.evaluate("() => window.took"));
       say("of that the server", page.evaluate("() => window.server"));
       say("from the last key to the sharp picture", page.evaluate("() => window.sharp"));
+      wipe(page, server.url() + "/views/" + id + "/compare");
     }
   }
 
@@ -188,6 +213,22 @@ public final class ScreenSpeed {
       page.keyboard().press("Escape");
       page.keyboard().press("a");
     }
+  }
+
+  /** The line between two pictures under a pointer that does not rest. */
+  private static void wipe(Page page, String address) {
+    page.navigate(address);
+    Locator pair = page.getByTestId("compare");
+    page.waitForFunction(
+        "() => [...document.querySelectorAll('[data-testid=compare] img')].filter(i => i.complete && i.naturalWidth > 500).length === 2");
+    BoundingBox box = pair.boundingBox();
+    page.waitForTimeout(REACH);
+    page.evaluate(FRAMES);
+    for (int k = 0; k < SWEEP; k++) {
+      double at = 0.5 + 0.4 * Math.sin(k / 20.0);
+      page.mouse().move(box.x + box.width * at, box.y + box.height / 2);
+    }
+    say("wipe: from one frame in which the line moved to the next", page.evaluate("() => moved"));
   }
 
   private static void say(String what, Object list) {

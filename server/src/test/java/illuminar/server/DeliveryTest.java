@@ -77,6 +77,7 @@ class DeliveryTest {
       all.add(Visitor.specification("TIFF_16", 320, pattern, "name", space, "space", space));
     }
     all.add(Visitor.specification("PNG_8", 320, "{view}"));
+    all.add(Visitor.specification("DNG", 320, "linear {view}", "space", "DISPLAY_P3"));
     Map<String, JsonNode> files =
         deliveries.files(deliveries.made(Visitor.order(List.of(view), all)));
     double[] wanted = light(deliveries.fetched(files.get("SRGB")));
@@ -94,9 +95,57 @@ class DeliveryTest {
     double[] out = new double[300];
     for (int i = 0; i < out.length; i++) {
       int at = (i / 3 * 677 % (codes.width() * codes.height())) * 3 + i % 3;
-      out[i] = Math.min(1, Math.max(0, Srgb.decodeWide((float) codes.at(at))));
+      double light = codes.linear() ? codes.at(at) : Srgb.decodeWide((float) codes.at(at));
+      out[i] = Math.min(1, Math.max(0, light));
     }
     return out;
+  }
+
+  /** What was kept and ordered by an earlier version has no watermark, and goes on as it was. */
+  @Test
+  void whatWasSpecifiedBeforeWatermarksIsRead() throws Exception {
+    String plain = visitor.json("/api/specifications").toString();
+    server.sql("update specification set body = body - 'watermark'");
+    server.sql("update job set subject = subject #- '{specifications,0,watermark}'");
+    server.sql(Files.readString(Path.of("src/main/resources/db/migration/V22__watermarks.sql")));
+    assertThat(visitor.json("/api/specifications")).hasToString(plain);
+  }
+
+  private static Map<String, Object> lettered(String text, double size) {
+    return Visitor.specification("PNG_8", 0, "{view}", "watermark", Visitor.watermark(text, size));
+  }
+
+  /** Whose it is stands in its corner, and nowhere else; the same picture is also had without. */
+  @Test
+  void aWatermarkLiesInItsCorner() throws Exception {
+    Map<String, Object> mark = Visitor.watermark("Heathlight", 0.08);
+    List<Map<String, Object>> both =
+        List.of(
+            Visitor.specification("PNG_8", 320, "plain"),
+            Visitor.specification("PNG_8", 320, "marked", "name", "marked", "watermark", mark));
+    Map<String, JsonNode> files =
+        deliveries.files(deliveries.made(Visitor.order(List.of(view), both)));
+    Codes plain = PictureReader.pixels(deliveries.fetched(files.get("PNG_8")), "plain");
+    Codes marked = PictureReader.pixels(deliveries.fetched(files.get("marked")), "marked");
+    int lettered = 0;
+    for (int i = 0; i < 3 * plain.width() * plain.height(); i++) {
+      boolean changed = plain.at(i) != marked.at(i);
+      lettered += changed ? 1 : 0;
+      int x = i / 3 % plain.width();
+      int y = i / 3 / plain.width();
+      assertThat(changed && (x < plain.width() / 3 || y < plain.height() / 2)).isFalse();
+    }
+    assertThat(lettered).isGreaterThan(3000);
+    // going on by hand, one wants the picture alone; and letters have to be there
+    for (Map<String, Object> never :
+        List.of(
+            Visitor.specification("DNG", 0, "{view}", "watermark", mark),
+            lettered("天", 0.08),
+            lettered("Heathlight", 3))) {
+      String order = Visitor.order(List.of(view), List.of(never));
+      assertThat(visitor.post("/api/shoots/" + shoot + "/delivery", order).body())
+          .containsAnyOf("has no watermark", "This typeface has no 天", "a fifth of the long edge");
+    }
   }
 
   /** The best quality that fits; one that cannot be kept to is named, and the rest goes on. */

@@ -194,10 +194,20 @@ public final class Visitor {
     out.put("mostBytes", 0);
     out.put("sharpness", "NONE");
     out.put("pattern", pattern);
+    out.put("watermark", watermark("", 0.03));
     for (int k = 0; k < other.length; k += 2) {
       out.put((String) other[k], other[k + 1]);
     }
     return out;
+  }
+
+  /**
+   * A watermark in the lower right.
+   *
+   * @param size share of the long edge
+   */
+  static Map<String, Object> watermark(String text, double size) {
+    return Map.of("text", text, "place", "LOWER_RIGHT", "size", size, "strength", 0.8);
   }
 
   /** Takes in the whole card and waits; the id of the shoot's first view. */

@@ -10,10 +10,11 @@ import illuminar.core.recipe.Recipe;
 import illuminar.core.render.PreviewSession;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * Proposes places on white walls of a room: the middles of the widest pale and even areas at the
- * height of walls, the lightest of them. Our own rules; whoever is asked moves or removes them.
+ * height of walls, where walls are well lit. Our own rules; whoever is asked moves or removes them.
  */
 public final class WhiteWalls {
   private static final int LONG_EDGE = 480;
@@ -38,8 +39,14 @@ public final class WhiteWalls {
 
   private static final double APART = 0.12;
 
-  /** L* below the lightest place at which a pale thing is no white wall. */
-  private static final double BELOW = 14;
+  /**
+   * The share of what may be wall that is darker than the light that places are looked for in, and
+   * how far from it they may lie, L*: neither a glare nor a shade says how light a room's walls
+   * are.
+   */
+  private static final double LIT = 0.9;
+
+  private static final double NEAR = 6;
 
   private WhiteWalls() {}
 
@@ -66,7 +73,31 @@ public final class WhiteWalls {
     for (int i = 0; i < wall.length; i++) {
       wall[i] &= outside[i] < 0.01f;
     }
-    return places(lab, depth(wall, lab.width(), lab.height()), raster);
+    double lit = lit(lab, wall);
+    for (int i = 0; i < wall.length; i++) {
+      wall[i] &= Math.abs(lab.l()[i] - lit) < NEAR;
+    }
+    return places(depth(wall, lab.width(), lab.height()), raster);
+  }
+
+  /** L* that walls have where they are well lit. */
+  private static double lit(LabPlanes lab, boolean[] wall) {
+    int w = lab.width();
+    double[] all =
+        IntStream.range(from(w, lab.height()), to(w, lab.height()))
+            .filter(i -> wall[i])
+            .mapToDouble(i -> lab.l()[i])
+            .sorted()
+            .toArray();
+    return all.length == 0 ? LIGHTEST : all[(int) (LIT * all.length)];
+  }
+
+  private static int from(int w, int h) {
+    return w * (int) Math.round(FROM * h);
+  }
+
+  private static int to(int w, int h) {
+    return w * (int) Math.round(TO * h);
   }
 
   private static boolean[] even(LabPlanes lab) {
@@ -100,16 +131,13 @@ public final class WhiteWalls {
     return d;
   }
 
-  private static List<Place> places(LabPlanes lab, int[] depth, Raster raster) {
-    int w = lab.width();
-    int h = lab.height();
-    double longEdge = Math.max(w, h);
-    int from = w * (int) Math.round(FROM * h);
-    int to = w * (int) Math.round(TO * h);
+  private static List<Place> places(int[] depth, Raster raster) {
+    int w = raster.width();
+    double longEdge = Math.max(w, raster.height());
     List<Integer> found = new ArrayList<>();
-    for (int n = 0; n < 2 * MOST; n++) {
+    for (int n = 0; n < MOST; n++) {
       int best = -1;
-      for (int i = from; i < to; i++) {
+      for (int i = from(w, raster.height()); i < to(w, raster.height()); i++) {
         if (depth[i] > REACH * longEdge
             && (best < 0 || depth[i] > depth[best])
             && clear(i, found, w, APART * longEdge)) {
@@ -120,10 +148,7 @@ public final class WhiteWalls {
         found.add(best);
       }
     }
-    double lightest = found.stream().mapToDouble(i -> lab.l()[i]).max().orElse(0);
     return found.stream()
-        .filter(i -> lab.l()[i] > lightest - BELOW)
-        .limit(MOST)
         .map(
             i ->
                 new Place(

@@ -6,7 +6,6 @@ import illuminar.core.cover.CoverPage;
 import illuminar.core.cover.Lettered;
 import illuminar.core.geometry.Laid;
 import illuminar.core.picture.Picture;
-import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
 import illuminar.server.alternative.Alternatives;
@@ -15,13 +14,11 @@ import illuminar.server.shoot.ShootService;
 import illuminar.server.shoot.View;
 import illuminar.server.sitting.Lanes;
 import illuminar.server.sitting.OpenViews;
-import java.awt.Color;
-import java.awt.Graphics2D;
-import java.awt.RenderingHints;
+import illuminar.server.typeface.Ink;
+import illuminar.server.typeface.Typefaces;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.Path2D;
 import java.awt.geom.Rectangle2D;
-import java.awt.image.BufferedImage;
 import java.util.Arrays;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -80,7 +77,7 @@ class CoverDrawing {
     outlines.transform(new AffineTransform(size, 0, 0, size, page.at().x() * edge, baseline));
     Lettered.Letters letters =
         new Lettered.Letters(
-            coverage(outlines, width, height),
+            Ink.of(outlines, width, height),
             fill(studio, page, outlines.getBounds2D(), width, height),
             baseline,
             size,
@@ -130,25 +127,6 @@ class CoverDrawing {
         out.r()[y * width + x] = p.r()[from];
         out.g()[y * width + x] = p.g()[from];
         out.b()[y * width + x] = p.b()[from];
-      }
-    }
-    return out;
-  }
-
-  private static Plane coverage(Path2D outlines, int width, int height) {
-    BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_ARGB);
-    Graphics2D g = image.createGraphics();
-    g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
-    g.setRenderingHint(RenderingHints.KEY_STROKE_CONTROL, RenderingHints.VALUE_STROKE_PURE);
-    g.setColor(Color.WHITE);
-    g.fill(outlines);
-    g.dispose();
-    Plane out = Plane.of(width, height);
-    int[] row = new int[width];
-    for (int y = 0; y < height; y++) {
-      image.getRGB(0, y, width, 1, row, 0, width);
-      for (int x = 0; x < width; x++) {
-        out.data()[y * width + x] = (row[x] >>> 24) / 255f;
       }
     }
     return out;

@@ -8,6 +8,7 @@ import illuminar.files.ScreenJpeg;
 import illuminar.server.account.Member;
 import illuminar.server.account.Studios;
 import illuminar.server.recipe.RecipeJson;
+import illuminar.server.typeface.Typefaces;
 import illuminar.server.web.Problem;
 import io.swagger.v3.oas.annotations.media.ArraySchema;
 import io.swagger.v3.oas.annotations.media.Content;

@@ -77,6 +77,7 @@ class DeliveryController {
       @RequestBody DeliveryOrder order) {
     Shoot of = shoots.owned(member.studio(), shoot);
     List<UUID> here = shoots.linedUp(shoot).stream().map(View::id).toList();
+    order.specifications().forEach(formats::check);
     List<String> endings =
         order.specifications().stream().map(f -> formats.of(f.format()).ending()).toList();
     FileNames.check(order.views().size(), order.specifications(), endings);

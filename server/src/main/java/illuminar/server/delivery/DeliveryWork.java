@@ -19,6 +19,7 @@ import illuminar.server.delivery.format.Formats;
 import illuminar.server.delivery.format.OutputFormat;
 import illuminar.server.delivery.format.Size;
 import illuminar.server.delivery.format.Specification;
+import illuminar.server.delivery.format.Watermarks;
 import illuminar.server.job.Job;
 import illuminar.server.job.Work;
 import illuminar.server.reading.PictureDoor;
@@ -57,6 +58,7 @@ class DeliveryWork implements Work {
   private final RecipeJson json;
   private final DeliveredFiles files;
   private final Formats formats;
+  private final Watermarks watermarks;
   private final PictureDoor door;
   private final Store store;
 
@@ -69,6 +71,7 @@ class DeliveryWork implements Work {
       RecipeJson json,
       DeliveredFiles files,
       Formats formats,
+      Watermarks watermarks,
       PictureDoor door,
       Store store) {
     this.views = views;
@@ -79,6 +82,7 @@ class DeliveryWork implements Work {
     this.json = json;
     this.files = files;
     this.formats = formats;
+    this.watermarks = watermarks;
     this.door = door;
     this.store = store;
   }
@@ -193,7 +197,8 @@ class DeliveryWork implements Work {
             one.as.size(),
             one.as.sharpness(),
             legend(one.view, recipe, order.credits().of(one.named.told())),
-            alike.stream().filter(f -> f.format.picture()).map(Ordered::depth).collect(toSet()));
+            alike.stream().filter(f -> f.format.picture()).map(Ordered::depth).collect(toSet()),
+            watermarks);
     return new Rendered(finished, is.revision());
   }
 

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import illuminar.core.render.OutputSharpness;
 import illuminar.core.render.OutputSpace;
+import illuminar.core.render.Watermark;
 import illuminar.server.delivery.format.Size;
 import illuminar.server.delivery.format.Specification;
 import java.nio.charset.StandardCharsets;
@@ -25,7 +26,8 @@ class FileNamesTest {
         false,
         0,
         OutputSharpness.NONE,
-        pattern);
+        pattern,
+        Watermark.NONE);
   }
 
   private static List<FileNames.Named> views(String... names) {

@@ -33,6 +33,7 @@ public final class Finished {
   private final OutputSharpness sharpness;
   private final double scale;
   private final Legend legend;
+  private final Watermarks watermarks;
   private final Raster whole;
   private final int tileWidth;
   private final int tileHeight;
@@ -50,7 +51,8 @@ public final class Finished {
       Size size,
       OutputSharpness sharpness,
       Legend legend,
-      Set<Depth> wanted) {
+      Set<Depth> wanted,
+      Watermarks watermarks) {
     Analysis analysis = session.analysis();
     this.session = session;
     this.sharpness = sharpness;
@@ -58,6 +60,7 @@ public final class Finished {
     render = new DeliveryRender(analysis, Wanted.here());
     this.recipe = recipe;
     this.legend = legend;
+    this.watermarks = watermarks;
     laid = Laid.of(recipe.geometry(), analysis.fullWidth(), analysis.fullHeight());
     Projection lies = laid.projection();
     scale = size.scale(lies.width(), lies.height());
@@ -80,15 +83,25 @@ public final class Finished {
   }
 
   /**
-   * The picture in codes of a space; not to be modified.
+   * The picture in codes of a space, with its watermark; not to be modified.
    *
    * @param bits of a code, 8 or 16
    */
-  BufferedImage image(OutputSpace space, int bits) {
-    Object found = codes(new Depth(space, bits));
+  BufferedImage image(Specification as, int bits) {
+    Object found = marked(codes(new Depth(as.space(), bits)), as);
     return bits == 8
         ? PictureWriter.image8(width(), height(), (byte[]) found)
         : PictureWriter.image16(width(), height(), (short[]) found);
+  }
+
+  private Object marked(Object codes, Specification as) {
+    if (as.watermark().none()) {
+      return codes;
+    }
+    // what others ask for stays as it is
+    Object copy = codes instanceof byte[] eight ? eight.clone() : ((short[]) codes).clone();
+    watermarks.over(copy, width(), height(), as.space().channels(), as.watermark());
+    return copy;
   }
 
   private Object codes(Depth depth) {

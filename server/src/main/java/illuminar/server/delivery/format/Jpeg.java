@@ -58,7 +58,7 @@ class Jpeg implements OutputFormat {
 
   @Override
   public void write(Finished picture, Specification as, Path file) throws IOException {
-    BufferedImage image = picture.image(as.space(), bits());
+    BufferedImage image = picture.image(as, bits());
     byte[] best = coded(picture, image, as, as.quality() / 100.0);
     if (as.mostBytes() > 0 && best.length > as.mostBytes()) {
       best = limited(picture, image, as).orElseThrow(() -> tooLarge(as));

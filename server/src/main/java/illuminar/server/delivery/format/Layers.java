@@ -54,6 +54,11 @@ class Layers implements OutputFormat {
   }
 
   @Override
+  public boolean watermarked() {
+    return false;
+  }
+
+  @Override
   public void write(Finished picture, Specification as, Path file) throws IOException {
     Recipe recipe = picture.recipe();
     try (OpenRaster ora =

@@ -29,6 +29,11 @@ public interface OutputFormat {
     return true;
   }
 
+  /** Whether a watermark can be laid over it; not over what others go on with by hand. */
+  default boolean watermarked() {
+    return true;
+  }
+
   /**
    * Writes a finished picture to a file that does not exist yet.
    *

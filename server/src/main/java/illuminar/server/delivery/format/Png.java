@@ -38,7 +38,7 @@ record Png(int bits) implements OutputFormat {
   @Override
   public void write(Finished picture, Specification as, Path file) throws IOException {
     Written how = new Written(as.space(), 1, true, as.size().ppi());
-    BufferedImage image = picture.image(as.space(), bits);
+    BufferedImage image = picture.image(as, bits);
     try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(file))) {
       PictureWriter.png(image, how, picture.legend(), out);
     }

@@ -2,6 +2,7 @@ package illuminar.server.delivery.format;
 
 import illuminar.core.render.OutputSharpness;
 import illuminar.core.render.OutputSpace;
+import illuminar.core.render.Watermark;
 import jakarta.validation.constraints.NotNull;
 
 /**
@@ -15,6 +16,7 @@ import jakarta.validation.constraints.NotNull;
  * @param mostBytes that a file may have, 0 for any number
  * @param sharpness in delivered pixels
  * @param pattern of the files' names, see {@link NamePattern}
+ * @param watermark laid over pictures, or {@link Watermark#NONE}
  */
 public record Specification(
     @NotNull String name,
@@ -25,7 +27,8 @@ public record Specification(
     boolean fullChroma,
     long mostBytes,
     @NotNull OutputSharpness sharpness,
-    @NotNull String pattern) {
+    @NotNull String pattern,
+    @NotNull Watermark watermark) {
   private static final int LEAST_QUALITY = 40;
   private static final int LONGEST_NAME = 60;
   private static final long LEAST_BYTES = 10_000;
@@ -37,6 +40,7 @@ public record Specification(
     name = name == null ? "" : name.strip();
     size = size == null ? Size.WHOLE : size;
     space = space == null ? OutputSpace.SRGB : space;
+    watermark = watermark == null ? Watermark.NONE : watermark;
     sharpness = sharpness == null ? OutputSharpness.NONE : sharpness;
     if (name.isEmpty() || name.length() > LONGEST_NAME) {
       throw new IllegalArgumentException("Name the specification, in at most 60 letters.");

@@ -35,7 +35,7 @@ record Tiff(int bits) implements OutputFormat {
   @Override
   public void write(Finished picture, Specification as, Path file) throws IOException {
     Written how = new Written(as.space(), 1, true, as.size().ppi());
-    BufferedImage image = picture.image(as.space(), bits);
+    BufferedImage image = picture.image(as, bits);
     PictureWriter.tiff(image, how, picture.legend(), file);
   }
 }

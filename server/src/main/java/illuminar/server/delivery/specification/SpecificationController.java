@@ -37,7 +37,11 @@ class SpecificationController {
 
   /** A format as it is offered. */
   record FormatCard(
-      @NotNull String id, @NotNull String name, @NotNull String ending, boolean lossy) {}
+      @NotNull String id,
+      @NotNull String name,
+      @NotNull String ending,
+      boolean lossy,
+      boolean watermarked) {}
 
   /** A colour space as it is offered. */
   record SpaceCard(@NotNull OutputSpace id, @NotNull String name) {}
@@ -45,7 +49,7 @@ class SpecificationController {
   @GetMapping("/formats")
   List<FormatCard> formats() {
     return formats.all().stream()
-        .map(f -> new FormatCard(f.id(), f.name(), f.ending(), f.lossy()))
+        .map(f -> new FormatCard(f.id(), f.name(), f.ending(), f.lossy(), f.watermarked()))
         .toList();
   }
 

@@ -2,6 +2,7 @@ package illuminar.server.delivery.specification;
 
 import illuminar.core.render.OutputSharpness;
 import illuminar.core.render.OutputSpace;
+import illuminar.core.render.Watermark;
 import illuminar.server.delivery.format.Formats;
 import illuminar.server.delivery.format.Size;
 import illuminar.server.delivery.format.Specification;
@@ -31,7 +32,8 @@ class Specifications {
               true,
               0,
               OutputSharpness.PRINT,
-              "{view}-{size}"),
+              "{view}-{size}",
+              Watermark.NONE),
           new Specification(
               "Archive",
               Size.WHOLE,
@@ -41,7 +43,8 @@ class Specifications {
               true,
               0,
               OutputSharpness.NONE,
-              "{view}"),
+              "{view}",
+              Watermark.NONE),
           jpeg("E-mail", Size.edge(1200), 85, 400_000, OutputSharpness.SCREEN, "{n}-{view}"));
 
   private final SpecificationRows rows;
@@ -57,7 +60,16 @@ class Specifications {
   private static Specification jpeg(
       String name, Size size, int quality, long most, OutputSharpness sharpness, String pattern) {
     return new Specification(
-        name, size, "JPEG", OutputSpace.SRGB, quality, false, most, sharpness, pattern);
+        name,
+        size,
+        "JPEG",
+        OutputSpace.SRGB,
+        quality,
+        false,
+        most,
+        sharpness,
+        pattern,
+        Watermark.NONE);
   }
 
   /** All of a studio. */
@@ -102,7 +114,7 @@ class Specifications {
 
   private SpecificationRow said(
       SpecificationRow row, List<SpecificationRow> kept, Specification specification) {
-    formats.of(specification.format());
+    formats.check(specification);
     boolean named =
         kept.stream()
             .anyMatch(

@@ -1,4 +1,4 @@
-package illuminar.server.coverpage;
+package illuminar.server.typeface;
 
 import java.awt.geom.AffineTransform;
 import java.awt.geom.Path2D;
@@ -17,14 +17,14 @@ import org.apache.fontbox.ttf.TrueTypeFont;
 import org.apache.pdfbox.io.RandomAccessReadBuffer;
 import org.springframework.stereotype.Component;
 
-/** The typefaces for covers that ship with the product, and outlines of words in them. */
+/** The typefaces that ship with the product, and outlines of words in them. */
 @Component
-class Typefaces {
+public class Typefaces {
   /** From one line to the next, as a share of the size. */
-  static final double LINE = 1.12;
+  private static final double LINE = 1.12;
 
   /** A typeface. */
-  record Typeface(String id, String name) {}
+  public record Typeface(String id, String name) {}
 
   private static final Map<Typeface, String> FILES = new LinkedHashMap<>();
 
@@ -47,7 +47,7 @@ class Typefaces {
         });
   }
 
-  static List<Typeface> all() {
+  public static List<Typeface> all() {
     return List.copyOf(FILES.keySet());
   }
 
@@ -57,7 +57,7 @@ class Typefaces {
    *
    * @throws IllegalArgumentException if there is no such typeface, or a letter is not in it
    */
-  Path2D outlines(String font, String text) {
+  public Path2D outlines(String font, String text) {
     TrueTypeFont face = read.get(font);
     if (face == null) {
       throw new IllegalArgumentException("There is no typeface " + font + ".");
