@@ -145,6 +145,16 @@ public final class PreviewSession {
         .averaged(finer, finer, Layers.FINER);
   }
 
+  /**
+   * The finished picture as small as on a card: edges are not worked out on finer pixels, for which
+   * frames would have to be read again.
+   */
+  public Picture card(Recipe recipe, Laid laid, Raster raster) {
+    return laid.projection().none()
+        ? draft(recipe, raster, "")
+        : laid.picture(raster, r -> draft(recipe, r, ""));
+  }
+
   private Picture picture(
       Recipe recipe, Raster raster, String moving, int finer, BooleanSupplier wanted) {
     analysis.frames().ready(recipe.frames(), raster.scale() * finer);

@@ -150,4 +150,23 @@ class FinishedPictureTest {
       }
     }
   }
+
+  /** A card is looked at from farther away: twice the bound of a preview, no source. */
+  @Test
+  void aCardIsNearlyThePreview() {
+    Recipe recipe = recipe(TILTED);
+    Picture seen = seen(recipe, 0.25);
+    Laid laid = Laid.of(recipe.geometry(), 720, 480);
+    Picture card =
+        new PreviewSession(ROOM, new RenderCache(50_000_000))
+            .card(recipe, laid, laid.projection().whole(0.25));
+    assertThat(card.width()).isEqualTo(seen.width());
+    double sum = 0;
+    for (int i = 0; i < seen.g().length; i++) {
+      sum +=
+          Lab.ofWork(card.r()[i], card.g()[i], card.b()[i])
+              .difference(Lab.ofWork(seen.r()[i], seen.g()[i], seen.b()[i]));
+    }
+    assertThat(sum / seen.g().length).isLessThan(1.0);
+  }
 }

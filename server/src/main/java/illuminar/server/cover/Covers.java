@@ -1,6 +1,7 @@
 package illuminar.server.cover;
 
 import illuminar.core.geometry.Laid;
+import illuminar.core.picture.Picture;
 import illuminar.core.picture.Raster;
 import illuminar.core.picture.Turn;
 import illuminar.core.recipe.Recipe;
@@ -83,20 +84,28 @@ public class Covers {
     }
   }
 
-  /** How a view would look with a recipe that is not its own; not kept. */
+  /** The cover that a view would have with a recipe that is not its own; not kept. */
   public byte[] drawn(View view, Recipe recipe) {
-    return drawn(view, recipe, EDGE);
+    return lanes.slow().take(1, Wanted.here(), () -> card(view, recipe));
   }
 
-  /** The same, its long edge of so many pixels at most. */
+  /** A view with a recipe that is not its own, its long edge of so many pixels at most. */
   public byte[] drawn(View view, Recipe recipe, int edge) {
-    return lanes.slow().take(1, Wanted.here(), () -> jpeg(view, recipe, edge));
+    return lanes.slow().take(1, Wanted.here(), () -> jpeg(view, recipe, edge, open::finished));
   }
 
-  private byte[] jpeg(View view, Recipe recipe, int edge) {
+  private byte[] card(View view, Recipe recipe) {
+    return jpeg(view, recipe, EDGE, open::card);
+  }
+
+  private static byte[] jpeg(View view, Recipe recipe, int edge, Draw draw) {
     Laid laid = Laid.of(recipe.geometry(), view.width(), view.height());
     Raster raster = Raster.fitted(laid.projection().width(), laid.projection().height(), edge);
-    return ScreenJpeg.of(open.finished(view, recipe, laid, raster), QUALITY);
+    return ScreenJpeg.of(draw.of(view, recipe, laid, raster), QUALITY);
+  }
+
+  private interface Draw {
+    Picture of(View view, Recipe recipe, Laid laid, Raster raster);
   }
 
   /** Makes a view's cover anew, in its turn; once, though many ask for it. */
@@ -116,7 +125,7 @@ public class Covers {
     if (Files.isRegularFile(file)) {
       return file;
     }
-    byte[] jpeg = jpeg(view, state.recipe(), EDGE);
+    byte[] jpeg = card(view, state.recipe());
     try {
       Files.createDirectories(file.getParent());
       WrittenWhole.write(file, part -> Files.write(part, jpeg), part -> {});

@@ -137,6 +137,11 @@ public class OpenViews {
     return work(view, s -> s.finished(recipe, laid, raster, "", () -> true));
   }
 
+  /** The same as small as on a card. */
+  public Picture card(View view, Recipe recipe, Laid laid, Raster raster) {
+    return hurry(view, raster.scale(), s -> s.card(recipe, laid, raster));
+  }
+
   private <T> T work(View view, PreviewSession session, Function<PreviewSession, T> work) {
     long need = full(session.analysis().frames());
     return memory.take(
