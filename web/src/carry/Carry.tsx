@@ -3,6 +3,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useNavigate, useParams } from "react-router";
 import { data, server } from "../api/client";
+import { useSource } from "../api/source";
 import { useShoot } from "../api/shoots";
 import { count } from "../bench/words";
 import { gone, NotThere } from "../kit/NotThere";
@@ -12,7 +13,7 @@ import { toggled } from "../kit/selection";
 import { Tick } from "../kit/Tick";
 import { Target } from "./Target";
 import { Wanted } from "./Wanted";
-import { useSource, type What } from "./what";
+import type { What } from "./what";
 import { linedUp } from "../contacts/states";
 
 /** What was decided for one view, carried over to others: seen before it is done, taken back in one go. */

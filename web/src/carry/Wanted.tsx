@@ -5,7 +5,8 @@ import { sentenceText } from "../bench/sentence";
 import { toggled } from "../kit/selection";
 import { Tick } from "../kit/Tick";
 import { look } from "../theme";
-import type { Source, What } from "./what";
+import type { Source } from "../api/source";
+import type { What } from "./what";
 
 /** What can be carried over, stage by stage, each pass as its sentence. */
 export function Wanted({

@@ -1,6 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { data, server } from "../api/client";
 import { useShoot } from "../api/shoots";
+import { useSource } from "../api/source";
 import { STAGES } from "../bench/state/rail";
 import { linedUp } from "../contacts/states";
 
@@ -25,11 +26,7 @@ const side = (key: string, name: string, view: string, revision = 0, without = "
 
 /** All pictures that a view can be compared with, in the order of a chooser. */
 export function useSides(view: string) {
-  const sheet = useQuery({
-    queryKey: ["view", view],
-    queryFn: () => data(server.GET("/api/views/{id}", { params: { path: { id: view } } })),
-    retry: false,
-  });
+  const { sheet, recipe, kinds } = useSource(view);
   const alternatives = useAlternatives(view);
   const history = useQuery({
     queryKey: ["history", view, "compare"],
@@ -39,6 +36,12 @@ export function useSides(view: string) {
   const shoot = useShoot(sheet.data?.shoot ?? "");
   const first = history.data?.at(-1)?.number;
   const others = shoot.data?.views.filter((v) => v.id !== view && linedUp(v)) ?? [];
+  const passes = (recipe.data?.recipe.passes ?? [])
+    .map((p, k) => {
+      const kind = kinds.data?.find((of) => of.kind === p.move.kind)?.name ?? p.move.kind;
+      return { id: p.id, on: p.on, name: `pass ${k + 1}, ${kind.toLowerCase()}` };
+    })
+    .filter((p) => p.on);
   const sides: Side[] = [
     side("now", "As it is now", view),
     side("ground", "The ground alone", view, 0, "all"),
@@ -47,6 +50,7 @@ export function useSides(view: string) {
     ...STAGES.filter((s) => s.passes).map((s) =>
       side(`without ${s.name}`, `Without ${s.name.toLowerCase()}`, view, 0, s.name),
     ),
+    ...passes.map((p) => side(`without ${p.id}`, `Without ${p.name}`, view, 0, p.id)),
     ...others.map((v) => side(`view ${v.id}`, v.name, v.id)),
   ];
   return { sheet, sides, error: sheet.error ?? alternatives.error ?? history.error };

@@ -259,6 +259,11 @@ final class RegionsProof {
         }
       }
     }
+    System.out.printf("  %d strokes along the border of %s%n", strokes.size(), surface);
+    if (strokes.isEmpty()) {
+      // no border of it is to be seen on which a brush could stop
+      return;
+    }
     Region painted = region("p", part("b", Part.Combine.ADD, new Brush(strokes)));
     Recipe recipe = new Recipe(new Ground.OneFrame(anchor), List.of(painted), List.of());
     float[] share = session().coverage(recipe, "p", whole).copy();
@@ -271,7 +276,6 @@ final class RegionsProof {
         beyond += share[i] * (1 - at(mask, x, y));
       }
     }
-    System.out.printf("  %d strokes along the border of %s%n", strokes.size(), surface);
     table.most(
         view.title(), "brush that stops, painted beyond " + surface, 100 * beyond / all, "%", 1);
   }
