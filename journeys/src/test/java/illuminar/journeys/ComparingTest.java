@@ -38,8 +38,7 @@ class ComparingTest {
     page.getByRole(
             AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName(Pattern.compile("^" + label)))
         .click();
-    page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(option))
-        .click();
+    page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(option)).click();
     page.getByRole(AriaRole.LISTBOX).waitFor(hidden());
   }
 
