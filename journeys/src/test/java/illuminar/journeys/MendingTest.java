@@ -40,7 +40,7 @@ class MendingTest {
   @Test
   void aMarkIsBrushedOverAndItsSourceIsPlaced() {
     Locator heal = bench.add("Heal", "heal");
-    assertThat(page.getByText("Paint; Alt takes away")).isVisible();
+    assertThat(page.getByTestId("stage").getByText("Paint; Alt takes away")).isVisible();
     bench.waitForPicture(() -> bench.drag(0.3, 0.6, 0.33, 0.6, 0.36, 0.6));
     assertThat(bench.saved()).containsText("Saved");
     page.keyboard().press("Escape");
@@ -62,7 +62,7 @@ class MendingTest {
   @Test
   void aThingIsTakenOut() {
     Locator out = bench.add("Take out", "take-out");
-    assertThat(page.getByText("Paint; Alt takes away")).isVisible();
+    assertThat(page.getByTestId("stage").getByText("Paint; Alt takes away")).isVisible();
     double before = bench.brightness(0.5, 0.35);
     bench.waitForPicture(() -> bench.drag(0.5, 0.3, 0.5, 0.35, 0.5, 0.42));
     page.waitForCondition(() -> Math.abs(bench.brightness(0.5, 0.35) / before - 1) > 0.02);
