@@ -8,9 +8,13 @@ import illuminar.scenes.views.Views;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 
 /** The command {@code ./illuminar proof}: the product's results against the rendered truth. */
 public final class Proof {
+  /** The whole shoot, beside views by their names. */
+  private static final String SET = "set";
+
   private Proof() {}
 
   /**
@@ -27,17 +31,12 @@ public final class Proof {
       return;
     }
     List<String> lost = new ArrayList<>();
-    boolean set = args.length == 1 && args[0].equals("set");
-    if (args.length == 0 || set) {
+    if (args.length == 0 || List.of(args).contains(SET)) {
       Table table = new Table();
       new SetProof(table).all();
       lost.addAll(new Accuracy().keep("The set", table));
     }
-    List<View> views =
-        set
-            ? List.of()
-            : args.length == 0 ? Views.all() : List.of(args).stream().map(Views::of).toList();
-    for (View view : views) {
+    for (View view : views(args)) {
       Table table = new Table();
       DemoView demo = DemoView.read(view, Path.of("demo/card"), 0);
       Scenes.Rendered kept = Scenes.kept(view);
@@ -53,5 +52,11 @@ public final class Proof {
       System.out.println("Goals lost again: " + lost);
       System.exit(1);
     }
+  }
+
+  private static List<View> views(String... names) {
+    return names.length == 0
+        ? Views.all()
+        : Stream.of(names).filter(n -> !n.equals(SET)).map(Views::of).toList();
   }
 }

@@ -13,18 +13,14 @@ import illuminar.core.pass.Gate;
 import illuminar.core.pass.Pass;
 import illuminar.core.pass.Where;
 import illuminar.core.pass.kinds.RestoreLight;
-import illuminar.core.picture.FloodFill;
-import illuminar.core.picture.LabPlanes;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Point;
 import illuminar.core.picture.Raster;
 import illuminar.core.recipe.Recipe;
-import illuminar.core.region.DrawnLine;
 import illuminar.core.region.Look;
 import illuminar.core.region.Part;
 import illuminar.core.region.Region;
 import illuminar.core.region.Shape;
-import illuminar.core.region.part.Brush;
 import illuminar.core.region.part.BurntLight;
 import illuminar.core.region.part.ToneBand;
 import illuminar.core.region.part.WindowFinder;
@@ -34,11 +30,10 @@ import illuminar.scenes.camera.Camera;
 import illuminar.scenes.camera.Shot;
 import illuminar.scenes.render.Radiance;
 import illuminar.scenes.views.View;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 
-/** Regions, burnt light and moving things beside the rendered truth. */
+/** Burnt light and tone masks beside the rendered truth. */
 final class RegionsProof {
   private final View view;
   private final Radiance truth;
@@ -46,6 +41,7 @@ final class RegionsProof {
   private final Analysis analysis;
   private final Raster whole;
   private final String anchor;
+  private final BesideAnchor beside;
 
   RegionsProof(DemoView demo, Radiance truth, Table table, Analysis analysis) {
     this.truth = truth;
@@ -54,6 +50,7 @@ final class RegionsProof {
     view = demo.view();
     whole = Raster.whole(truth.width(), truth.height(), 1);
     anchor = analysis.frames().anchor();
+    beside = BesideAnchor.of(view, anchor, truth.width());
   }
 
   private static Region region(String id, Part... parts) {
@@ -110,7 +107,7 @@ final class RegionsProof {
           continue;
         }
         for (int c = 0; c < 3; c++) {
-          rgb[c] = (float) (at(light[c], x, y) * camera.white()[c] * gain);
+          rgb[c] = (float) (beside.at(light[c], x, y) * camera.white()[c] * gain);
         }
         down.apply(rgb);
         for (int c = 0; c < 3; c++) {
@@ -126,21 +123,6 @@ final class RegionsProof {
       System.out.printf("  %d pixels burnt in the room's frame%n", used);
       table.most(view.title(), "burnt lamps restored", sum / used, "CIEDE2000", 4.0);
     }
-  }
-
-  /** The rendering moved as the anchor frame lies beside it. */
-  private float at(float[] plane, int x, int y) {
-    int w = whole.width();
-    double u = x - DemoView.shot(view, anchor).drift().dx();
-    double v = y - DemoView.shot(view, anchor).drift().dy();
-    int x0 = (int) Math.floor(u);
-    int y0 = (int) Math.floor(v);
-    double fx = u - x0;
-    double fy = v - y0;
-    int i = y0 * w + x0;
-    double upper = plane[i] + (plane[i + 1] - plane[i]) * fx;
-    double lower = plane[i + w] + (plane[i + w + 1] - plane[i + w]) * fx;
-    return (float) (upper + (lower - upper) * fy);
   }
 
   private static double luminance(float[][] light, int i, Camera camera, double gain) {
@@ -230,155 +212,5 @@ final class RegionsProof {
       }
     }
     return near;
-  }
-
-  /** Colour difference of two surfaces from which on there is an edge between them. */
-  private static final float CLEAR = 25;
-
-  /**
-   * A brush that stops at edges, drawn along the border of a surface so that half of it lies
-   * beyond.
-   *
-   * @param surface what is painted, by its name in the truth
-   */
-  void overspray(String surface) {
-    float[] mask = truth.truth().part(surface);
-    int w = whole.width();
-    List<Brush.Stroke> strokes = new ArrayList<>();
-    double longEdge = Math.max(w, whole.height());
-    int radius = 40;
-    LabPlanes seen = LabPlanes.of(session().frame(anchor, whole));
-    for (int y = 60; y < whole.height() - 60 && strokes.size() < 60; y += 12) {
-      for (int x = 80; x < w - 60; x++) {
-        if (border(mask, seen, x, y, radius)) {
-          Point at = new Point((x - 24) / longEdge, y / longEdge);
-          strokes.add(
-              new Brush.Stroke(
-                  radius / longEdge, 0.2, 1, false, 12, DrawnLine.write(List.of(at, at))));
-          break;
-        }
-      }
-    }
-    System.out.printf("  %d strokes along the border of %s%n", strokes.size(), surface);
-    if (strokes.isEmpty()) {
-      // no border of it is to be seen on which a brush could stop
-      return;
-    }
-    Region painted = region("p", part("b", Part.Combine.ADD, new Brush(strokes)));
-    Recipe recipe = new Recipe(new Ground.OneFrame(anchor), List.of(painted), List.of());
-    float[] share = session().coverage(recipe, "p", whole).copy();
-    double beyond = 0;
-    double all = 0;
-    for (int y = 8; y < whole.height() - 8; y++) {
-      for (int x = 8; x < w - 8; x++) {
-        int i = y * w + x;
-        all += share[i];
-        beyond += share[i] * (1 - at(mask, x, y));
-      }
-    }
-    table.most(
-        view.title(), "brush that stops, painted beyond " + surface, 100 * beyond / all, "%", 1);
-  }
-
-  /**
-   * Whether the surface ends towards the right at a place, in all rows that the brush covers, and
-   * an edge is to be seen there.
-   */
-  private boolean border(float[] mask, LabPlanes seen, int x, int y, int radius) {
-    int w = whole.width();
-    for (int v = y - radius; v <= y + radius; v += 8) {
-      int end = x - 14;
-      while (end < x + 14 && mask[v * w + end] > 0.5f) {
-        end++;
-      }
-      if (end <= x - 14 || end >= x + 14) {
-        return false;
-      }
-      for (int u = x - 24 - radius; u <= end - 3; u += 4) {
-        if (mask[v * w + u] < 0.99f) {
-          return false;
-        }
-      }
-      int here = v * w + end - 6;
-      for (int u = end + 4; u <= end + 20; u += 4) {
-        int there = v * w + u;
-        if (mask[there] > 0.01f
-            || seen.difference(there, seen.l()[here], seen.a()[here], seen.b()[here]) < CLEAR) {
-          return false;
-        }
-      }
-    }
-    return true;
-  }
-
-  /**
-   * Each moving thing must look as in one of the two renderings, before or after it moved: the
-   * share of the other one in what is seen, by regression over the thing's pixels.
-   *
-   * @param moved the rendering after something moved
-   */
-  void movement(Radiance moved) {
-    List<String> ids = analysis.frames().ambient().stream().map(Frame::id).toList();
-    Ground ground = new Ground.EvenBlend(ids, 1, 1, 1, true, List.of(), 0, anchor);
-    Recipe recipe = new Recipe(ground, List.of(), List.of());
-    Picture done = session().picture(recipe, whole);
-    float[] is = lightness(done);
-    float[] before = lightness(photographed(truth, recipe));
-    float[] after = lightness(photographed(moved, recipe));
-    int w = whole.width();
-    boolean[] apart = new boolean[is.length];
-    for (int i = 0; i < is.length; i++) {
-      apart[i] = Math.abs(before[i] - after[i]) > 8;
-    }
-    boolean[] seen = new boolean[is.length];
-    double ghost = 0;
-    double all = 0;
-    for (int i = 0; i < is.length; i++) {
-      if (apart[i] && !seen[i]) {
-        int[] thing = FloodFill.of(i, w, whole.height(), true, seen, (from, to) -> apart[to]);
-        if (thing.length < 60) {
-          continue;
-        }
-        double[] mean = new double[3];
-        for (int k : thing) {
-          mean[0] += is[k] / thing.length;
-          mean[1] += before[k] / thing.length;
-          mean[2] += after[k] / thing.length;
-        }
-        double along = 0;
-        double squares = 1e-9;
-        for (int k : thing) {
-          double way = after[k] - mean[2] - before[k] + mean[1];
-          along += (is[k] - mean[0] - before[k] + mean[1]) * way;
-          squares += way * way;
-        }
-        double share = along / squares;
-        ghost += Math.min(Math.abs(share), Math.abs(1 - share)) * squares;
-        all += squares;
-      }
-    }
-    table.most(view.title(), "moving things doubled", 100 * ghost / all, "%", 15);
-  }
-
-  /** What the product makes of the bracket where nothing moved between its frames. */
-  private Picture photographed(Radiance still, Recipe recipe) {
-    List<Frame> frames = new ArrayList<>();
-    for (int k = 0; k < analysis.frames().all().size(); k++) {
-      Frame f = analysis.frames().all().get(k);
-      Shot s = DemoView.shot(view, f.id());
-      float[] sensor = view.camera().expose(still, s.strengths(), s.exposure(), s.drift(), 60 + k);
-      Codes codes = Codes.of8(still.width(), still.height(), Camera.codes8(sensor));
-      frames.add(new Frame(f.id(), f.role(), f.stops(), f.toFrame(), Pyramid.of(codes)));
-    }
-    Analysis same = new Analysis(new Frames(frames, anchor, analysis.frames().response()));
-    return new PreviewSession(same, new RenderCache(50_000_000)).picture(recipe, whole);
-  }
-
-  private static float[] lightness(Picture p) {
-    float[] out = new float[p.r().length];
-    for (int i = 0; i < out.length; i++) {
-      out[i] = (float) Lab.ofWork(p.r()[i], p.g()[i], p.b()[i]).l();
-    }
-    return out;
   }
 }

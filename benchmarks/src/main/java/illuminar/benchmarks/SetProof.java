@@ -21,6 +21,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.function.BiFunction;
+import java.util.stream.IntStream;
 
 /**
  * White walls of the demo's rooms before and after the set is levelled: as its probes read them,
@@ -118,14 +120,18 @@ final class SetProof {
     }
     found();
     List<Recipe> before = rooms.stream().map(Room::first).toList();
-    List<Map<String, Lab>> read = rooms.stream().map(r -> r.probed(r.first)).toList();
+    List<Map<String, Lab>> read = read(before, Room::probed);
     Map<String, Lab> common = LevelSet.common(read, -1);
     List<Recipe> after = new ArrayList<>();
     for (int k = 0; k < rooms.size(); k++) {
       after.add(LevelSet.levelled(rooms.get(k).first, read.get(k), common));
     }
-    tell("as the probes read them", read, probed(after), 1.5);
-    tell("where they are lightest in the truth", whole(before), whole(after), 1.5);
+    tell("as the probes read them", read, read(after, Room::probed), 1.5);
+    tell(
+        "where they are lightest in the truth",
+        read(before, Room::whole),
+        read(after, Room::whole),
+        1.5);
   }
 
   /** Places that are proposed as white walls, and are. */
@@ -153,20 +159,12 @@ final class SetProof {
     return truth.parts().stream().filter(name -> truth.part(name)[at] > ON).toList();
   }
 
-  private List<Map<String, Lab>> probed(List<Recipe> recipes) {
-    List<Map<String, Lab>> out = new ArrayList<>();
-    for (int k = 0; k < rooms.size(); k++) {
-      out.add(rooms.get(k).probed(recipes.get(k)));
-    }
-    return out;
-  }
-
-  private List<Map<String, Lab>> whole(List<Recipe> recipes) {
-    List<Map<String, Lab>> out = new ArrayList<>();
-    for (int k = 0; k < rooms.size(); k++) {
-      out.add(rooms.get(k).whole(recipes.get(k)));
-    }
-    return out;
+  /** The walls of each room under its own of some recipes. */
+  private List<Map<String, Lab>> read(
+      List<Recipe> recipes, BiFunction<Room, Recipe, Map<String, Lab>> walls) {
+    return IntStream.range(0, rooms.size())
+        .mapToObj(k -> walls.apply(rooms.get(k), recipes.get(k)))
+        .toList();
   }
 
   private void tell(

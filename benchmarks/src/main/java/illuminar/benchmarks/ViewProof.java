@@ -117,16 +117,17 @@ final class ViewProof {
 
   private void regions() {
     RegionsProof regions = new RegionsProof(demo, truth, table, analysis);
+    BrushProof brush = new BrushProof(view, truth, table, analysis);
     if (view.shots().size() > 1 && !hasPanes() || view.name().equals("long-table-room")) {
       regions.lamps();
     }
     switch (view.name()) {
       case "instrument-room" -> {
         regions.toneMasks();
-        regions.overspray("wall-window");
+        brush.overspray("wall-window");
       }
-      case "front-at-dusk" -> regions.overspray("wall");
-      default -> moved.ifPresent(regions::movement);
+      case "front-at-dusk" -> brush.overspray("wall");
+      default -> moved.ifPresent(new MovementProof(view, truth, table, analysis)::movement);
     }
   }
 

@@ -12,7 +12,6 @@ import java.nio.file.Path;
 import java.time.DateTimeException;
 import java.time.LocalDateTime;
 import java.time.ZoneOffset;
-import java.time.format.DateTimeFormatter;
 import java.time.format.DateTimeParseException;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -145,8 +144,7 @@ final class CaptureReader {
     String at = text(sub, ExifDirectoryBase.TAG_DATETIME_ORIGINAL);
     String fraction = text(sub, ExifDirectoryBase.TAG_SUBSECOND_TIME_ORIGINAL);
     try {
-      LocalDateTime time =
-          LocalDateTime.parse(at, DateTimeFormatter.ofPattern("uuuu:MM:dd HH:mm:ss"));
+      LocalDateTime time = LocalDateTime.parse(at, ExifBlock.TIME);
       if (fraction.matches("[0-9]{1,9}")) {
         return Optional.of(time.plusNanos((long) (Double.parseDouble("0." + fraction) * 1e9)));
       }

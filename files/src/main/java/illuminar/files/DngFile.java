@@ -12,7 +12,6 @@ import illuminar.core.exposure.Exposure;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.ByteOrder;
-import java.time.format.DateTimeFormatter;
 import java.util.Arrays;
 import org.apache.commons.imaging.formats.tiff.AbstractTiffElement;
 import org.apache.commons.imaging.formats.tiff.AbstractTiffImageData;
@@ -24,7 +23,9 @@ import org.apache.commons.imaging.formats.tiff.write.TiffOutputSet;
  * What all files of the open form DNG have. Sources: Digital Negative Specification 1.4; EXIF 2.32.
  */
 final class DngFile {
-  private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("uuuu:MM:dd HH:mm:ss");
+  /** Counts as they are, not packed. */
+  static final int UNPACKED = 1;
+
   private static final int MOST_ISO = 65535;
 
   /** Calibration illuminant D65 (EXIF, light source 21). */
@@ -100,8 +101,8 @@ final class DngFile {
       shorts(exif, 37385, legend.flash() ? 1 : 0);
     }
     if (legend.taken().isPresent()) {
-      text(exif, 36867, legend.taken().get().format(TIME));
-      text(exif, 37521, legend.taken().get().format(DateTimeFormatter.ofPattern("SS")));
+      text(exif, 36867, legend.taken().get().format(ExifBlock.TIME));
+      text(exif, 37521, legend.taken().get().format(ExifBlock.HUNDREDTHS));
     }
   }
 

@@ -13,10 +13,6 @@ import java.io.OutputStream;
 public final class DngWriter {
   private static final MakeAndModel SIMULATED = new MakeAndModel("Illuminar", "Simulated camera");
 
-  /** Photometric interpretation of a colour filter array (TIFF/EP). */
-  private static final int FILTER_ARRAY = 32803;
-
-  private static final int UNPACKED = 1;
   private static final int JPEG = 7;
 
   /** How the counts are stored. */
@@ -38,8 +34,8 @@ public final class DngWriter {
    */
   public static void write(Mosaic mosaic, Legend legend, Packing packing, OutputStream out)
       throws IOException {
-    int packed = packing == Packing.PLAIN ? UNPACKED : JPEG;
-    DngFile file = new DngFile(mosaic.width(), mosaic.height(), 1, FILTER_ARRAY, packed);
+    int packed = packing == Packing.PLAIN ? DngFile.UNPACKED : JPEG;
+    DngFile file = new DngFile(mosaic.width(), mosaic.height(), 1, FileKind.FILTER_ARRAY, packed);
     shorts(file.root(), 33421, 2, 2);
     bytes(file.root(), 33422, 0, 1, 1, 2);
     bytes(file.root(), 50710, 0, 1, 2);

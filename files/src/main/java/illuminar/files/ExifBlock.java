@@ -20,8 +20,11 @@ import org.apache.commons.imaging.formats.tiff.write.TiffOutputSet;
 
 /** The EXIF block of a JPEG. Source: CIPA DC-008 (EXIF 2.32). */
 final class ExifBlock {
-  private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("uuuu:MM:dd HH:mm:ss");
-  private static final DateTimeFormatter HUNDREDTHS = DateTimeFormatter.ofPattern("SS");
+  /** Of days and times in all EXIF fields. */
+  static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("uuuu:MM:dd HH:mm:ss");
+
+  /** Of the share of a second beside it. */
+  static final DateTimeFormatter HUNDREDTHS = DateTimeFormatter.ofPattern("SS");
 
   private static final TagInfoAscii OFFSET =
       new TagInfoAscii("OffsetTimeOriginal", 0x9011, -1, TiffDirectoryType.EXIF_DIRECTORY_EXIF_IFD);

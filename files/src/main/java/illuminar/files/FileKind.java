@@ -20,7 +20,7 @@ enum FileKind {
   private static final int DNG_VERSION = 50706;
 
   /** Photometric interpretation of a colour filter array (TIFF/EP). */
-  private static final int FILTER_ARRAY = 32803;
+  static final int FILTER_ARRAY = 32803;
 
   /** In lower case, as a header says it and as ImageIO's readers are named. */
   String id() {

@@ -25,7 +25,6 @@ import java.nio.file.Path;
  */
 public final class LinearDng {
   private static final int LINEAR_RAW = 34892;
-  private static final int UNPACKED = 1;
   private static final int FULL = 65535;
 
   private LinearDng() {}
@@ -37,7 +36,8 @@ public final class LinearDng {
    */
   public static void write(BufferedImage image, OutputSpace space, Legend legend, Path to)
       throws IOException {
-    DngFile file = new DngFile(image.getWidth(), image.getHeight(), 3, LINEAR_RAW, UNPACKED);
+    DngFile file =
+        new DngFile(image.getWidth(), image.getHeight(), 3, LINEAR_RAW, DngFile.UNPACKED);
     Matrix3 ofXyz = space.primaries().toXyz().inverse();
     file.meaning(0, FULL, ofXyz, 1, 1, 1);
     // a name of its own, so that no profile of the camera is put on it again

@@ -4,7 +4,6 @@ import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
 import javax.imageio.IIOImage;
@@ -100,7 +99,7 @@ final class TiffWriter {
                 fields.add(
                     ascii(
                         tags.getTag(ExifTIFFTagSet.TAG_DATE_TIME_ORIGINAL),
-                        t.format(DateTimeFormatter.ofPattern("uuuu:MM:dd HH:mm:ss")))));
+                        t.format(ExifBlock.TIME))));
     legend
         .optics()
         .focal()

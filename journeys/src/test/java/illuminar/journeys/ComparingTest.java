@@ -31,11 +31,14 @@ class ComparingTest {
   }
 
   private static void choose(String label, String option) {
+    choose(label, new Page.GetByRoleOptions().setName(option).setExact(true));
+  }
+
+  private static void choose(String label, Page.GetByRoleOptions option) {
     page.getByRole(
             AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName(Pattern.compile("^" + label)))
         .click();
-    page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(option).setExact(true))
-        .click();
+    page.getByRole(AriaRole.OPTION, option).click();
     page.getByRole(AriaRole.LISTBOX).waitFor(hidden());
   }
 
@@ -70,6 +73,10 @@ class ComparingTest {
     page.getByText("Difference", new Page.GetByTextOptions().setExact(true)).click();
     assertThat(page.getByAltText("Difference of Airy and As it is now")).isVisible();
     assertThat(page.getByRole(AriaRole.STATUS)).containsText("on average");
+    Pattern tone = Pattern.compile("^Without pass \\d+, tone$");
+    choose("Right", new Page.GetByRoleOptions().setName(tone));
+    assertThat(page.getByAltText(Pattern.compile("^Difference of Airy and Without pass")))
+        .isVisible();
     choose("Right", TwoViews.SECOND);
     assertThat(page.getByText("Two views have no places in common")).isVisible();
     page.reload();

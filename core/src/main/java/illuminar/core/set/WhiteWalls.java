@@ -133,11 +133,13 @@ public final class WhiteWalls {
 
   private static List<Place> places(int[] depth, Raster raster) {
     int w = raster.width();
+    int from = from(w, raster.height());
+    int to = to(w, raster.height());
     double longEdge = Math.max(w, raster.height());
     List<Integer> found = new ArrayList<>();
     for (int n = 0; n < MOST; n++) {
       int best = -1;
-      for (int i = from(w, raster.height()); i < to(w, raster.height()); i++) {
+      for (int i = from; i < to; i++) {
         if (depth[i] > REACH * longEdge
             && (best < 0 || depth[i] > depth[best])
             && clear(i, found, w, APART * longEdge)) {
