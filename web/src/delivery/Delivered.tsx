@@ -56,10 +56,10 @@ function OneDelivery({ shoot, job, files }: { shoot: string; job: string; files:
   const made = moment(files[0]?.made ?? "");
   return (
     <Box component="section" aria-label={`Delivery of ${made}`}>
-      <Box sx={{ display: "flex", alignItems: "center", gap: 1 }}>
-        <Typography sx={{ flexGrow: 1 }}>
-          {made}, {count(files.length, "file", "files")}
-        </Typography>
+      <Typography sx={{ mb: 1 }}>
+        {made}, {count(files.length, "file", "files")}
+      </Typography>
+      <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1 }}>
         <Button data-once disabled={send.isPending} onClick={() => send.mutate()}>
           Send to the listing desk
         </Button>

@@ -40,9 +40,9 @@ export function Remark({
           <Button
             component={Link}
             to={mending(view, remark)}
-            aria-label={`Mend in ${remark.stage}: ${remark.said}`}
+            aria-label={`Go to ${remark.stage}: ${remark.said}`}
           >
-            Mend in {remark.stage}
+            Go to {remark.stage}
           </Button>
           <Button aria-label={`Accept: ${remark.said}`} onClick={() => setWord("")}>
             Accept …

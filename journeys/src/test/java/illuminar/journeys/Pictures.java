@@ -106,6 +106,7 @@ public final class Pictures {
     page.getByTestId("card-frame").first().waitFor();
     page.getByLabel("Name of the view").nth(3).fill("Yard wall at noon");
     page.getByLabel("Name of the view").nth(4).fill("Stair hall");
+    page.getByLabel("Name of the view").nth(6).fill("Kitchen");
     page.mouse().move(5, 5);
     page.mouse().wheel(0, -9000);
     shots.rest();
@@ -128,7 +129,6 @@ public final class Pictures {
     page.getByText("Carry over …").click();
     page.getByAltText("Dormer room as it will be").waitFor();
     page.getByAltText("Instrument room as it will be").waitFor();
-    page.waitForCondition(() -> page.getByText("Drawing the picture").count() == 0);
     shots.rest();
     shots.keep("carry-over");
     shots.link("Fennick Weather House").click();
@@ -171,8 +171,7 @@ public final class Pictures {
     shots.picture(() -> page.getByLabel("Open Long table room").click());
     page.navigate(page.url() + "/compare");
     page.getByAltText("As it is now").waitFor();
-    page.waitForFunction(
-        "() => [...document.images].every((i) => i.complete && i.naturalWidth > 0)");
+    shots.images();
     page.mouse().move(560, 400);
     page.getByText("As it is now: L*").waitFor();
     shots.keep("compare");
@@ -223,7 +222,6 @@ public final class Pictures {
     leaveRegion();
     page.mouse().move(5, 5);
     shots.rest();
-    page.getByText("Drawing the picture").waitFor(Shots.gone());
     shots.keep("bench-mend");
   }
 

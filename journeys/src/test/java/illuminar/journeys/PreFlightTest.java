@@ -49,7 +49,7 @@ class PreFlightTest {
     entered.button("Let it stand again").click();
     page.getByRole(
             AriaRole.LINK,
-            new Page.GetByRoleOptions().setName(Pattern.compile("^Mend in Lights: .* burnt")))
+            new Page.GetByRoleOptions().setName(Pattern.compile("^Go to Lights: .* burnt")))
         .click();
     // the bench opens at the stage
     assertThat(page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setSelected(true)))

@@ -84,6 +84,13 @@ final class Shots {
   void rest() {
     page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
     page.waitForTimeout(700);
+    page.waitForFunction("() => !document.body.innerText.includes('Drawing the picture')");
+  }
+
+  /** All images are there. */
+  void images() {
+    page.waitForFunction(
+        "() => [...document.images].every((i) => i.complete && i.naturalWidth > 0)");
   }
 
   void keep(String name) {

@@ -15,7 +15,7 @@ final class StudioPictures {
           headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': decodeURIComponent(token) },
           body: JSON.stringify({
             format: 'LISTING', view, zoom: 1, across: 0.5, down: 0.5,
-            text: 'Fennick\\nWeather House', font: 'serif', at: { x: 0.68, y: 0.44 }, size: 0.085,
+            text: 'Fennick\\nWeather House', font: 'serif', at: { x: 0.62, y: 0.42 }, size: 0.08,
             fillView: '', colour: '#fff6e4', relief: 0.5,
             shadow: {
               foot: { x: 0.66, y: 0.32 }, tip: { x: 0.61, y: 0.39 }, top: { x: 0.66, y: 0.25 },
@@ -56,8 +56,8 @@ final class StudioPictures {
     page.getByText("The picture is being drawn").waitFor(Shots.gone());
     shots.keep("second-look");
     page.navigate(url + "/guide/windows");
-    page.waitForFunction(
-        "() => [...document.images].every((i) => i.complete && i.naturalWidth > 0)");
+    page.getByLabel("Pages", new Page.GetByLabelOptions().setExact(true)).waitFor();
+    shots.images();
     shots.keep("guide");
   }
 }

@@ -1,13 +1,16 @@
 package illuminar.core.mend;
 
+import illuminar.core.algebra.Poisson;
 import illuminar.core.colour.Stops;
+import illuminar.core.filter.Box;
 import illuminar.core.picture.Plane;
 
 /**
  * How much the pieces in a hole are brightened, so that they meet their surroundings and each
  * other: given on the rim, as even as can be within a piece, and across a seam by what the two
  * sides differ there (Poisson blending: Pérez, Gangnet, Blake 2003; Georgiev 2004 for tones in
- * proportion). In stops, so that texture keeps its contrast.
+ * proportion). In stops, so that texture keeps its contrast. Forms of a source that nothing about
+ * the hole bears out are left away ({@link BorneOut}).
  *
  * @param left of the planes in the window; {@code top} likewise
  * @param stops red, green and blue
@@ -21,17 +24,15 @@ public record Membrane(int left, int top, Plane[] stops) {
    */
   private static final int EVENED = 2;
 
-  private static final int ROUNDS = 400;
-
-  /** A round that changes nothing by more is the last. */
-  private static final float SETTLED = 1e-4f;
+  /** Pixels about one over which forms are averaged, so that grain is none. */
+  private static final int GRAIN = 1;
 
   /** Solved for the pieces that a hole is mended with. */
   public static Membrane of(Window window, Pieces pieces) {
     Solver solver = new Solver(window, pieces);
     Plane[] stops = new Plane[3];
     for (int c = 0; c < 3; c++) {
-      stops[c] = solver.solved(window.tones()[c]);
+      stops[c] = solver.solved(c);
     }
     return new Membrane(solver.left, solver.top, stops);
   }
@@ -58,8 +59,8 @@ public record Membrane(int left, int top, Plane[] stops) {
     private final int h;
     private final boolean[] held;
     private final boolean[] free;
-    private final float[] right;
-    private final float[] below;
+    private final Poisson poisson;
+    private final Plane borne;
 
     Solver(Window window, Pieces pieces) {
       this.window = window;
@@ -72,57 +73,91 @@ public record Membrane(int left, int top, Plane[] stops) {
       h = Math.min(window.height(), hole.end() + RIM) - top;
       held = new boolean[w * h];
       free = new boolean[w * h];
-      right = new float[w * h];
-      below = new float[w * h];
       for (int i : hole.pixels()) {
         free[(i / window.width() - top) * w + i % window.width() - left] = true;
       }
       for (int i : hole.rim(window, RIM)) {
         held[(i / window.width() - top) * w + i % window.width() - left] = true;
       }
+      poisson = new Poisson(w, h, free);
+      borne = BorneOut.of(window, pieces, left, top, w, h);
     }
 
-    private Plane solved(float[] tones) {
+    private Plane solved(int c) {
       float[] m = new float[w * h];
+      float[] rim = new float[w * h];
       for (int i = 0; i < m.length; i++) {
         if (held[i]) {
           int x = left + i % w;
           int y = top + i / w;
-          m[i] = tones[y * window.width() + x] - source(tones, x, y, cells.at(x, y));
+          rim[i] = window.tones()[c][y * window.width() + x];
+          m[i] = rim[i] - source(c, x, y, cells.at(x, y));
         }
       }
-      m = evened(m);
-      steps(tones);
-      settle(m);
+      m = settled(m, steps(c));
+      doubt(c, m, settled(rim, new float[w * h]));
       return new Plane(w, h, m);
     }
 
-    /** The tone that a way leads to from a pixel; beyond the window its edge. */
-    private float source(float[] tones, int x, int y, int piece) {
-      Pieces.Way way = pieces.ways().get(piece);
-      return new Plane(window.width(), window.height(), tones)
-          .sample((float) (x + way.x()), (float) (y + way.y()));
+    /**
+     * Takes of a source's forms what the surroundings do not bear out: as far as those about it are
+     * not those about the hole, the hole is as even as its rim lets it be. Grain stays.
+     *
+     * @param m what the sources are brightened by; modified
+     * @param even the hole as its rim alone would have it
+     */
+    private void doubt(int c, float[] m, float[] even) {
+      Plane forms = Plane.of(w, h);
+      for (int i = 0; i < m.length; i++) {
+        if (free[i]) {
+          int x = left + i % w;
+          int y = top + i / w;
+          forms.data()[i] = source(c, x, y, cells.at(x, y)) + m[i] - even[i];
+        }
+      }
+      float[] broad = Box.mean(forms, GRAIN).data();
+      for (int i = 0; i < m.length; i++) {
+        if (free[i]) {
+          m[i] -= (1 - borne.data()[i]) * broad[i];
+        }
+      }
     }
 
-    /** How much more the right and the lower neighbour of each pixel have to be brightened by. */
-    private void steps(float[] tones) {
-      for (int i = 0; i < right.length; i++) {
+    /** The tone that a way leads to from a pixel; beyond the window its edge. */
+    private float source(int c, int x, int y, int piece) {
+      Pieces.Way way = pieces.ways().get(piece);
+      return window.tone(c, x + way.x(), y + way.y());
+    }
+
+    /** How much less each pixel has to be brightened by than its neighbours, together. */
+    private float[] steps(int c) {
+      float[] out = new float[w * h];
+      for (int i = 0; i < out.length; i++) {
         int x = left + i % w;
         int y = top + i / w;
         int own = cells.at(x, y);
-        right[i] = x + 1 < left + w ? step(tones, x, y, 1, 0, own, cells.at(x + 1, y)) : 0;
-        below[i] = y + 1 < top + h ? step(tones, x, y, 0, 1, own, cells.at(x, y + 1)) : 0;
+        if (i % w + 1 < w && (free[i] || free[i + 1])) {
+          float more = step(c, x, y, 1, 0, own, cells.at(x + 1, y));
+          out[i] -= more;
+          out[i + 1] += more;
+        }
+        if (i + w < out.length && (free[i] || free[i + w])) {
+          float more = step(c, x, y, 0, 1, own, cells.at(x, y + 1));
+          out[i] -= more;
+          out[i + w] += more;
+        }
       }
+      return out;
     }
 
-    private float step(float[] tones, int x, int y, int dx, int dy, int own, int other) {
+    private float step(int c, int x, int y, int dx, int dy, int own, int other) {
       if (own == other) {
         return 0;
       }
-      return (source(tones, x, y, own)
-              + source(tones, x + dx, y + dy, own)
-              - source(tones, x, y, other)
-              - source(tones, x + dx, y + dy, other))
+      return (source(c, x, y, own)
+              + source(c, x + dx, y + dy, own)
+              - source(c, x, y, other)
+              - source(c, x + dx, y + dy, other))
           / 2;
     }
 
@@ -146,8 +181,9 @@ public record Membrane(int left, int top, Plane[] stops) {
       return out;
     }
 
-    /** By successive over-relaxation, from the mean of what is held. */
-    private void settle(float[] m) {
+    /** From the mean of what is held there, without its grain. */
+    private float[] settled(float[] raw, float[] steps) {
+      float[] m = evened(raw);
       double sum = 0;
       int n = 0;
       for (int i = 0; i < m.length; i++) {
@@ -161,46 +197,8 @@ public record Membrane(int left, int top, Plane[] stops) {
           m[i] = n == 0 ? 0 : (float) (sum / n);
         }
       }
-      float over = (float) (2 / (1 + Math.PI / Math.max(3, Math.max(w, h))));
-      float most = Float.MAX_VALUE;
-      for (int round = 0; round < ROUNDS && most > SETTLED; round++) {
-        most = 0;
-        for (int i = 0; i < m.length; i++) {
-          if (free[i]) {
-            float change = over * (wanted(m, i) - m[i]);
-            m[i] += change;
-            most = Math.max(most, Math.abs(change));
-          }
-        }
-      }
-    }
-
-    /** By the neighbours that there are: at the picture's edge nothing holds it. */
-    private float wanted(float[] m, int i) {
-      float sum = 0;
-      int n = 0;
-      int x = i % w;
-      if (x > 0 && there(i - 1)) {
-        sum += m[i - 1] + right[i - 1];
-        n++;
-      }
-      if (x < w - 1 && there(i + 1)) {
-        sum += m[i + 1] - right[i];
-        n++;
-      }
-      if (i >= w && there(i - w)) {
-        sum += m[i - w] + below[i - w];
-        n++;
-      }
-      if (i + w < m.length && there(i + w)) {
-        sum += m[i + w] - below[i];
-        n++;
-      }
-      return n == 0 ? m[i] : sum / n;
-    }
-
-    private boolean there(int i) {
-      return held[i] || free[i];
+      poisson.solve(m, steps);
+      return m;
     }
   }
 }

@@ -19,13 +19,13 @@ final class Offsets {
   private static final int[] TAPS = {-3, -1, 1, 3};
 
   private static final int REACH = 3;
-  private static final int ROUNDS = 4;
+  private static final int ROUNDS = 2;
 
   /** Two ways are told apart from so many pixels on. */
   private static final int NEAR = 4;
 
   private final Window window;
-  private final float[][] tones;
+  private final float[] tones;
   private final int w;
   private final int h;
   private final int apart;
@@ -36,9 +36,9 @@ final class Offsets {
 
   private Offsets(Window window, float[][] tones, int apart) {
     this.window = window;
-    this.tones = tones;
     w = window.width();
     h = window.height();
+    this.tones = interleaved(tones);
     this.apart = apart;
     whole = whole();
     like = new int[w * h];
@@ -52,6 +52,14 @@ final class Offsets {
    */
   static List<Likeness.Way> of(Window window, float[][] tones, int apart, int most) {
     return new Offsets(window, tones, apart).ways(most);
+  }
+
+  private static float[] interleaved(float[][] tones) {
+    float[] out = new float[3 * tones[0].length];
+    for (int i = 0; i < out.length; i++) {
+      out[i] = tones[i % 3][i / 3];
+    }
+    return out;
   }
 
   /** Middles of places that lie within the window and touch no hole. */
@@ -135,11 +143,12 @@ final class Offsets {
     float d = 0;
     for (int v : TAPS) {
       for (int u : TAPS) {
-        int a = i + v * w + u;
-        int b = other + v * w + u;
-        for (float[] t : tones) {
-          d += (t[a] - t[b]) * (t[a] - t[b]);
-        }
+        int a = 3 * (i + v * w + u);
+        int b = 3 * (other + v * w + u);
+        float red = tones[a] - tones[b];
+        float green = tones[a + 1] - tones[b + 1];
+        float blue = tones[a + 2] - tones[b + 2];
+        d += red * red + green * green + blue * blue;
       }
       if (d >= unlike[i]) {
         return;

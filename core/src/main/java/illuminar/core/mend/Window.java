@@ -3,6 +3,7 @@ package illuminar.core.mend;
 import illuminar.core.colour.Stops;
 import illuminar.core.picture.FloodFill;
 import illuminar.core.picture.Picture;
+import illuminar.core.picture.Plane;
 import illuminar.core.picture.Raster;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -44,6 +45,11 @@ public record Window(Raster raster, float[][] tones, boolean[] hole) {
 
   public int height() {
     return raster.height();
+  }
+
+  /** Bilinear sample of one channel's tones; beyond the window its edge. */
+  float tone(int channel, double x, double y) {
+    return new Plane(width(), height(), tones[channel]).sample((float) x, (float) y);
   }
 
   /** What of it lies so near about a hole. */

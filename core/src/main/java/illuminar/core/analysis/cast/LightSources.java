@@ -67,6 +67,7 @@ final class LightSources {
     float middle = middle(light);
     float room = room(analysis);
     List<Opening> openings = Openings.of(analysis);
+    float[] shades = LitShades.of(analysis).data();
     int w = analysis.raster().width();
     float reach = CLOTH * Math.max(w, analysis.raster().height());
     float[] out = new float[light.length];
@@ -81,7 +82,8 @@ final class LightSources {
         double depth = Openings.depth(openings, i % w + 0.5, i / w + 0.5);
         cold *= Math.max(1 - wall, Ease.between((float) (depth + reach) * 2 / reach));
       }
-      out[i] = Math.max(cold, Ease.between((over - lamp) / SURELY_LAMP) * (1 - wall));
+      float warm = Ease.between((over - lamp) / SURELY_LAMP) * (1 - wall);
+      out[i] = Math.max(shades[i], Math.max(cold, warm));
     }
     return out;
   }
