@@ -18,6 +18,7 @@ export function Table({ table }: { table: SurfaceTable }) {
       component="table"
       aria-label="Surfaces over the set"
       sx={{
+        width: "100%",
         borderCollapse: "collapse",
         bgcolor: look.white,
         "& th, & td": { border: `1px solid ${look.line}`, p: 1, textAlign: "left", verticalAlign: "top" },
@@ -33,7 +34,15 @@ export function Table({ table }: { table: SurfaceTable }) {
                 component="img"
                 src={`/api/views/${v.view}/cover`}
                 alt=""
-                sx={{ width: 168, aspectRatio: "3/2", objectFit: "cover", display: "block", mb: 0.5 }}
+                sx={{
+                  width: "100%",
+                  minWidth: 112,
+                  maxWidth: 168,
+                  aspectRatio: "3/2",
+                  objectFit: "cover",
+                  display: "block",
+                  mb: 0.5,
+                }}
               />
               {v.name}
               <Box sx={{ fontWeight: 400, color: look.soft }}>{state(v, table)}</Box>

@@ -73,7 +73,9 @@ public final class Pictures {
     page.getByText("Shared surfaces lie within").waitFor();
     shots.button("Level the set").click();
     page.getByText("Levelled with the set").waitFor();
-    page.waitForFunction("() => !document.querySelector('[data-state=RUNNING]')");
+    page.getByTestId("job").first().waitFor();
+    shots.idle();
+    shots.rest();
     shots.keep("surfaces");
     shots.link("Fennick Weather House").click();
     shots.link("Pre-flight").click();

@@ -25,7 +25,9 @@ final class Shots {
 
   /** No job runs any more. */
   void idle() {
-    page.waitForFunction("() => !document.querySelector('[data-testid=job][data-state=RUNNING]')");
+    page.waitForFunction(
+        "() => ![...document.querySelectorAll('[data-testid=job]')]"
+            + ".some(j => ['WAITING', 'RUNNING'].includes(j.dataset.state))");
   }
 
   Locator passes(String kind) {

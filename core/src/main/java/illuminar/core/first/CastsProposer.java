@@ -25,8 +25,8 @@ final class CastsProposer implements Proposer {
   /** Mean b* above which warm light of the hour is meant, unless a flash tells otherwise. */
   private static final double MEANT = 22;
 
-  private static final double BY_LIGHT = 0.85;
-  private static final double BY_SURFACES = 0.8;
+  private static final double BY_LIGHT = 0.92;
+  private static final double BY_SURFACES = 0.92;
   private static final double WARMTH = 0.3;
 
   /** Shares of the amount that are tried, until coloured things keep enough of their colour. */
