@@ -107,27 +107,32 @@ final class LitShades {
       in[i] = true;
     }
     int[] about = grown(part, in, BORDER);
-    double inside = 0;
-    double own = 0;
-    for (int i : part) {
-      inside += stops[i] / part.length;
-      own += warm[i] / part.length;
-    }
     int[] beside = grown(about, in, 1);
-    double outside = 0;
-    double other = 0;
+    Mean own = mean(part, 0);
+    Mean other = mean(beside, about.length);
     int below = 0;
     for (int k = about.length; k < beside.length; k++) {
-      int n = beside.length - about.length;
-      outside += stops[beside[k]] / n;
-      other += warm[beside[k]] / n;
-      below += inside - stops[beside[k]] > OVER ? 1 : 0;
+      below += own.stops - stops[beside[k]] > OVER ? 1 : 0;
     }
-    if (below > ROUND * (beside.length - about.length) && own - other > WARMER) {
+    if (below > ROUND * (beside.length - about.length) && own.warm - other.warm > WARMER) {
       for (int i : beside) {
-        middle[i] = (float) ((inside + outside) / 2);
+        middle[i] = (float) ((own.stops + other.stops) / 2);
       }
     }
+  }
+
+  private record Mean(double stops, double warm) {}
+
+  /** Of pixels from one of their list on. */
+  private Mean mean(int[] pixels, int from) {
+    double tone = 0;
+    double lean = 0;
+    for (int k = from; k < pixels.length; k++) {
+      tone += stops[pixels[k]];
+      lean += warm[pixels[k]];
+    }
+    int n = pixels.length - from;
+    return new Mean(tone / n, lean / n);
   }
 
   /**
