@@ -49,7 +49,12 @@ export function FrameTile({
           outline: chosen ? `3px solid ${look.amberFill}` : undefined,
         }}
       >
-        <Box component="img" src={thumb} alt={f.name} sx={{ width: "100%", display: "block" }} />
+        <Box
+          component="img"
+          src={thumb}
+          alt={f.name}
+          sx={{ width: "100%", aspectRatio: "auto 3 / 2", display: "block" }}
+        />
         {anchor && (
           <Box
             sx={{

@@ -67,7 +67,7 @@ export function ViewRow({
               src={thumb(f)}
               alt={f.name}
               data-testid="card-frame"
-              sx={{ width: 54, display: "block" }}
+              sx={{ width: 54, aspectRatio: "auto 3 / 2", display: "block" }}
             />
           ))}
         {children}

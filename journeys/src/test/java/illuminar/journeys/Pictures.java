@@ -145,6 +145,7 @@ public final class Pictures {
     page.getByLabel("Choose FWH_0119.JPG").click();
     page.keyboard().up("Shift");
     shots.rest();
+    shots.images();
     shots.keep("frames");
     page.goBack();
     page.getByLabel("Open Stair hall").waitFor();

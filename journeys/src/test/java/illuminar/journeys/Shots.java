@@ -89,10 +89,12 @@ final class Shots {
     page.waitForFunction("() => !document.body.innerText.includes('Drawing the picture')");
   }
 
-  /** All images are there. */
+  /** All images that are in sight are there. */
   void images() {
     page.waitForFunction(
-        "() => [...document.images].every((i) => i.complete && i.naturalWidth > 0)");
+        "() => [...document.images]"
+            + ".filter((i) => i.getBoundingClientRect().top < innerHeight)"
+            + ".every((i) => i.complete && i.naturalWidth > 0)");
   }
 
   void keep(String name) {
