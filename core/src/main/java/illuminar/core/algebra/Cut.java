@@ -4,9 +4,10 @@ import java.util.Arrays;
 
 /**
  * The cheapest way to part the nodes of a graph into a near and a far side: the least cut, which is
- * the largest flow. Two trees grow from either end until they touch, and mend what a flow fills up.
- * Source: Boykov, Kolmogorov, "An experimental comparison of min-cut/max-flow algorithms for energy
- * minimization in vision", 2004, with the times and distances of its section 3.
+ * the largest flow. A tree grows from either end; where they touch it flows, and what it fills up
+ * is hung elsewhere. Source: Boykov, Kolmogorov, "An experimental comparison of min-cut/max-flow
+ * algorithms for energy minimization in vision", 2004, with the times and distances of its section
+ * 3.
  */
 public final class Cut {
   private static final int NONE = -1;
@@ -14,7 +15,7 @@ public final class Cut {
   /** Instead of the edge to a parent: the node hangs from its end of the graph, or from nothing. */
   private static final int END = -2;
 
-  private static final int ORPHAN = -3;
+  private static final int LOOSE = -3;
 
   /** No tree, and the two. */
   private static final byte FREE = 0;
@@ -43,7 +44,7 @@ public final class Cut {
   private final int[] known;
   private int time;
   private final Line active;
-  private final Line orphans;
+  private final Line loose;
 
   /**
    * @param nodes numbered from 0
@@ -59,7 +60,7 @@ public final class Cut {
     steps = new int[nodes];
     known = new int[nodes];
     active = new Line(nodes);
-    orphans = new Line(nodes);
+    loose = new Line(nodes);
   }
 
   /** Nodes that wait, each once. */
@@ -133,8 +134,8 @@ public final class Cut {
       for (int met = grown(v); met != NONE; met = grown(v)) {
         time++;
         flow(met);
-        while (orphans.count > 0) {
-          adopt(orphans.take());
+        while (loose.count > 0) {
+          hangAgain(loose.take());
         }
       }
     }
@@ -202,20 +203,23 @@ public final class Cut {
       room[e ^ back] -= flow;
       room[e ^ back ^ 1] += flow;
       if (room[e ^ back] == 0) {
-        parent[v] = ORPHAN;
-        orphans.add(v);
+        parent[v] = LOOSE;
+        loose.add(v);
       }
       v = to[e];
     }
     ends[v] += back == 1 ? -flow : flow;
     if (ends[v] == 0) {
-      parent[v] = ORPHAN;
-      orphans.add(v);
+      parent[v] = LOOSE;
+      loose.add(v);
     }
   }
 
-  /** Finds an orphan another parent in its tree, or sets it free and makes orphans of its own. */
-  private void adopt(int v) {
+  /**
+   * Hangs a node of which the way to its end is full from another of its tree; where there is none
+   * it is free, and those that hung from it are next.
+   */
+  private void hangAgain(int v) {
     int back = tree[v] == NEAR ? 1 : 0;
     int best = NONE;
     int nearest = Integer.MAX_VALUE;
@@ -241,30 +245,28 @@ public final class Cut {
           active.add(u);
         }
         if (parent[u] >= 0 && to[parent[u]] == v) {
-          parent[u] = ORPHAN;
-          orphans.add(u);
+          parent[u] = LOOSE;
+          loose.add(u);
         }
       }
     }
     tree[v] = FREE;
   }
 
-  /** Steps to the end of a node's tree; the most there is where it hangs from an orphan. */
+  /** Steps to the end of a node's tree; the most there is where it hangs loose. */
   private int toEnd(int node) {
     int count = 0;
     int v = node;
     while (known[v] != time) {
-      count++;
       if (parent[v] == END) {
         known[v] = time;
         steps[v] = 1;
-        count--;
-        break;
-      }
-      if (parent[v] < 0) {
+      } else if (parent[v] < 0) {
         return Integer.MAX_VALUE;
+      } else {
+        count++;
+        v = to[parent[v]];
       }
-      v = to[parent[v]];
     }
     int far = count + steps[v];
     int left = far;

@@ -27,11 +27,15 @@ public final class Poisson {
   /** Runs of sought pixels: the first of each and the one after its last, row by row. */
   private final int[] runs;
 
-  /** The next coarser grid, its unknowns and its right-hand side; null where there is none. */
-  private final Poisson coarse;
+  /** What is sought and given, and the right-hand side. */
+  private final float[] v;
 
-  private final float[] error;
-  private final float[] rest;
+  private final float[] b;
+
+  /**
+   * The next coarser grid, on which what this one is off by is sought; null where there is none.
+   */
+  private final Poisson coarse;
 
   /**
    * Of a grid.
@@ -54,16 +58,12 @@ public final class Poisson {
     }
     runs = Arrays.copyOf(found, n);
     coarse = halved(width, sought);
-    error = coarse == null ? null : coarse.empty();
-    rest = coarse == null ? null : coarse.empty();
+    v = new float[stride * (height + 2)];
+    b = new float[v.length];
   }
 
   private static int padded(int i, int width) {
     return (i / width + 1) * (width + 2) + i % width + 1;
-  }
-
-  private float[] empty() {
-    return new float[stride * (height + 2)];
   }
 
   /** A cell is sought there where all that is of it is sought here; null where none is. */
@@ -91,42 +91,39 @@ public final class Poisson {
    */
   public void solve(float[] values, float[] right) {
     int width = stride - 2;
-    float[] v = empty();
-    float[] b = empty();
     for (int i = 0; i < values.length; i++) {
       v[padded(i, width)] = values[i];
       b[padded(i, width)] = right[i];
     }
-    for (int k = 0; k < MOST_CYCLES && cycle(v, b) > SETTLED; k++) {}
+    for (int k = 0; k < MOST_CYCLES && cycle() > SETTLED; k++) {}
     for (int i = 0; i < values.length; i++) {
       values[i] = v[padded(i, width)];
     }
   }
 
-  private float cycle(float[] v, float[] b) {
+  private float cycle() {
     if (coarse == null) {
-      return rounds(v, b, ROUNDS_OF_FEW);
+      return rounds(ROUNDS_OF_FEW);
     }
-    rounds(v, b, ROUNDS);
-    restrict(v, b);
-    Arrays.fill(error, 0);
-    coarse.cycle(error, rest);
-    interpolate(v);
-    return rounds(v, b, ROUNDS);
+    rounds(ROUNDS);
+    restrict();
+    coarse.cycle();
+    interpolate();
+    return rounds(ROUNDS);
   }
 
   /** So many rounds; how much the last changes at most. */
-  private float rounds(float[] v, float[] b, int count) {
+  private float rounds(int count) {
     float most = 0;
     for (int k = 0; k < count; k++) {
-      mirror(v);
-      most = Math.max(round(v, b, 0), round(v, b, 1));
+      mirror();
+      most = Math.max(round(0), round(1));
     }
     return most;
   }
 
   /** Beyond the edge all is as at it. */
-  private void mirror(float[] v) {
+  private void mirror() {
     for (int y = 1; y <= height; y++) {
       v[y * stride] = v[y * stride + 1];
       v[y * stride + stride - 1] = v[y * stride + stride - 2];
@@ -135,7 +132,7 @@ public final class Poisson {
     System.arraycopy(v, height * stride, v, (height + 1) * stride, stride);
   }
 
-  private float round(float[] v, float[] b, int colour) {
+  private float round(int colour) {
     float most = 0;
     for (int k = 0; k < runs.length; k += 2) {
       int from = runs[k];
@@ -150,22 +147,24 @@ public final class Poisson {
     return most;
   }
 
-  /** What is left of the right-hand side, together for each cell. */
-  private void restrict(float[] v, float[] b) {
-    Arrays.fill(rest, 0);
-    mirror(v);
+  /** Asks the coarser grid for what is left of the right-hand side, together for each cell. */
+  private void restrict() {
+    Arrays.fill(coarse.v, 0);
+    Arrays.fill(coarse.b, 0);
+    mirror();
     for (int k = 0; k < runs.length; k += 2) {
       int y = runs[k] / stride;
       int row = (y + 1) / 2 * coarse.stride;
       for (int i = runs[k], x = i - y * stride; i < runs[k + 1]; i++, x++) {
-        rest[row + (x + 1) / 2] +=
+        coarse.b[row + (x + 1) / 2] +=
             v[i - 1] + v[i + 1] + v[i - stride] + v[i + stride] + b[i] - 4 * v[i];
       }
     }
   }
 
-  private void interpolate(float[] v) {
-    coarse.mirror(error);
+  private void interpolate() {
+    coarse.mirror();
+    float[] error = coarse.v;
     for (int k = 0; k < runs.length; k += 2) {
       int y = runs[k] / stride;
       int near = (y + 1) / 2 * coarse.stride;

@@ -25,8 +25,7 @@ final class CastsProposer implements Proposer {
   /** Mean b* above which warm light of the hour is meant, unless a flash tells otherwise. */
   private static final double MEANT = 22;
 
-  private static final double BY_LIGHT = 0.92;
-  private static final double BY_SURFACES = 0.92;
+  private static final double AMOUNT = 0.92;
   private static final double WARMTH = 0.3;
 
   /** Shares of the amount that are tried, until coloured things keep enough of their colour. */
@@ -68,7 +67,7 @@ final class CastsProposer implements Proposer {
       Draft draft = new Draft(recipe);
       Where beside = Seen.besideFrames(draft, recipe, session.analysis());
       ClearCasts move =
-          new ClearCasts(told.source, told.reference, rounded(share * told.amount), WARMTH);
+          new ClearCasts(told.source, told.reference, rounded(share * AMOUNT), WARMTH);
       String said = share < 1 ? why + " More would fade coloured things." : why;
       draft.pass("casts", move, beside, 1, said);
       Seen.Done done = seen.doneBy(Seen.of(draft.done(), session));
@@ -86,23 +85,15 @@ final class CastsProposer implements Proposer {
   }
 
   /** What tells the casts best: the flash, else a frame without the lamps, else surfaces. */
-  private record Told(Casts.Source source, String reference, double amount, String words) {
+  private record Told(Casts.Source source, String reference, String words) {
     static Told best(Analysis analysis) {
       return paired(analysis, Role.FLASH)
-          .map(f -> new Told(Casts.Source.FLASH, f, BY_LIGHT, "the flash alone tells"))
+          .map(f -> new Told(Casts.Source.FLASH, f, "the flash alone tells"))
           .or(
               () ->
                   paired(analysis, Role.LAMPS_OFF)
-                      .map(
-                          f ->
-                              new Told(
-                                  Casts.Source.LIGHTS,
-                                  f,
-                                  BY_LIGHT,
-                                  "the room without lamps tells")))
-          .orElseGet(
-              () ->
-                  new Told(Casts.Source.SURFACES, "", BY_SURFACES, "what is nearly neutral tells"));
+                      .map(f -> new Told(Casts.Source.LIGHTS, f, "the room without lamps tells")))
+          .orElseGet(() -> new Told(Casts.Source.SURFACES, "", "what is nearly neutral tells"));
     }
 
     private static Optional<String> paired(Analysis analysis, Role role) {

@@ -82,24 +82,16 @@ final class GlowProposer implements Proposer {
   /** The largest burnt spots of the anchor frame that may be lamps, windows left out. */
   private static List<Spot> lamps(Analysis analysis) {
     Picture p = analysis.draw(analysis.frames().anchor(), analysis.raster());
-    boolean[] seen = new boolean[p.r().length];
     float[] panes = Panes.of(analysis).draw(analysis.raster());
-    for (int i = 0; i < seen.length; i++) {
-      seen[i] = panes[i] > 0;
-    }
     List<Spot> found = new ArrayList<>();
-    for (int i = 0; i < seen.length; i++) {
-      if (!seen[i] && p.mostAt(i) > Burnt.LAMP) {
-        Spot spot =
-            spot(
-                FloodFill.of(
-                    i, p.width(), p.height(), true, seen, (a, b) -> p.mostAt(b) > Burnt.LAMP),
-                p);
-        double share = (double) spot.pixels / seen.length;
-        int box = (spot.x1 - spot.x0 + 1) * (spot.y1 - spot.y0 + 1);
-        if (share > LEAST && share < MOST && spot.pixels > COMPACT * box) {
-          found.add(spot);
-        }
+    for (int[] pixels :
+        FloodFill.all(
+            p.width(), p.height(), true, i -> panes[i] <= 0 && p.mostAt(i) > Burnt.LAMP)) {
+      Spot spot = spot(pixels, p);
+      double share = (double) spot.pixels / panes.length;
+      int box = (spot.x1 - spot.x0 + 1) * (spot.y1 - spot.y0 + 1);
+      if (share > LEAST && share < MOST && spot.pixels > COMPACT * box) {
+        found.add(spot);
       }
     }
     found.sort(Comparator.comparingInt(Spot::pixels).reversed());

@@ -61,23 +61,19 @@ public final class MovingThings {
     int w = moving.width();
     int h = moving.height();
     double longEdge = Math.max(w, h);
-    boolean[] seen = new boolean[w * h];
     List<Taken> things = new ArrayList<>();
-    for (int start = 0; start < seen.length; start++) {
-      if (!seen[start] && moving.data()[start] > 0) {
-        int[] pixels = FloodFill.of(start, w, h, true, seen, (from, to) -> moving.data()[to] > 0);
-        int frame = chosen(pixels, ground, w, longEdge);
-        if (frame < 0) {
-          frame = best(pixels, ground.frames().size(), weights);
-        }
-        int middle = middle(pixels, w);
-        Thing thing =
-            new Thing(
-                new Point(middle % w / longEdge, middle / w / longEdge),
-                pixels.length / (double) (w * h),
-                ground.frames().get(frame));
-        things.add(new Taken(thing, pixels, frame));
+    for (int[] pixels : FloodFill.all(w, h, true, i -> moving.data()[i] > 0)) {
+      int frame = chosen(pixels, ground, w, longEdge);
+      if (frame < 0) {
+        frame = best(pixels, ground.frames().size(), weights);
       }
+      int middle = middle(pixels, w);
+      Thing thing =
+          new Thing(
+              new Point(middle % w / longEdge, middle / w / longEdge),
+              pixels.length / (double) (w * h),
+              ground.frames().get(frame));
+      things.add(new Taken(thing, pixels, frame));
     }
     things.sort((a, b) -> Double.compare(b.thing.share, a.thing.share));
     return List.copyOf(things);

@@ -105,14 +105,10 @@ public record Window(Raster raster, float[][] tones, boolean[] hole) {
 
   /** The holes, each connected in itself. */
   public List<Hole> holes() {
-    boolean[] seen = new boolean[hole.length];
     List<Hole> holes = new ArrayList<>();
-    for (int i = 0; i < hole.length; i++) {
-      if (hole[i] && !seen[i]) {
-        int[] pixels = FloodFill.of(i, width(), height(), true, seen, (from, to) -> hole[to]);
-        Arrays.sort(pixels);
-        holes.add(Hole.of(pixels, width()));
-      }
+    for (int[] pixels : FloodFill.all(width(), height(), true, i -> hole[i])) {
+      Arrays.sort(pixels);
+      holes.add(Hole.of(pixels, width()));
     }
     return holes;
   }

@@ -1,6 +1,9 @@
 package illuminar.core.picture;
 
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
+import java.util.function.IntPredicate;
 
 /** Finds connected places of a grid, from neighbour to neighbour. */
 public final class FloodFill {
@@ -9,6 +12,18 @@ public final class FloodFill {
   /** Whether a fill goes on from one pixel to its neighbour. */
   public interface Step {
     boolean from(int pixel, int neighbour);
+  }
+
+  /** Every connected place of the pixels that are in, in the order of its first pixel. */
+  public static List<int[]> all(int width, int height, boolean corners, IntPredicate in) {
+    boolean[] seen = new boolean[width * height];
+    List<int[]> places = new ArrayList<>();
+    for (int i = 0; i < seen.length; i++) {
+      if (!seen[i] && in.test(i)) {
+        places.add(of(i, width, height, corners, seen, (from, to) -> in.test(to)));
+      }
+    }
+    return places;
   }
 
   /**

@@ -57,13 +57,8 @@ final class Spots {
    * @param most spots that are given
    */
   List<Spot> all(int least, int most) {
-    boolean[] seen = new boolean[sum.length];
     List<Spot> out = new ArrayList<>();
-    for (int c = 0; c < sum.length; c++) {
-      if (!seen[c] && count[c] >= least) {
-        out.add(spot(FloodFill.of(c, across, down, true, seen, (from, to) -> count[to] >= least)));
-      }
-    }
+    FloodFill.all(across, down, true, c -> count[c] >= least).forEach(c -> out.add(spot(c)));
     out.sort(Comparator.comparingDouble(Spot::weight).reversed());
     return out.subList(0, Math.min(most, out.size()));
   }

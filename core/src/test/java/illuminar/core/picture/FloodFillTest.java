@@ -2,6 +2,8 @@ package illuminar.core.picture;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Random;
 import org.bytedeco.javacpp.indexer.IntIndexer;
 import org.bytedeco.javacpp.indexer.UByteIndexer;
@@ -35,6 +37,7 @@ class FloodFillTest {
         opencv_imgproc.connectedComponents(mat, labels, corners ? 8 : 4, opencv_core.CV_32S) - 1;
     boolean[] seen = new boolean[W * H];
     int pieces = 0;
+    List<int[]> found = new ArrayList<>();
     try (IntIndexer label = labels.createIndexer()) {
       for (int start = 0; start < on.length; start++) {
         if (!on[start] || seen[start]) {
@@ -42,6 +45,7 @@ class FloodFillTest {
         }
         pieces++;
         int[] piece = FloodFill.of(start, W, H, corners, seen, (from, to) -> on[to]);
+        found.add(piece);
         assertThat(piece[0]).isEqualTo(start);
         assertThat(piece).doesNotHaveDuplicates();
         for (int i : piece) {
@@ -50,5 +54,6 @@ class FloodFillTest {
       }
     }
     assertThat(pieces).isEqualTo(expected);
+    assertThat(FloodFill.all(W, H, corners, i -> on[i])).containsExactlyElementsOf(found);
   }
 }

@@ -90,13 +90,9 @@ final class LitShades {
   }
 
   private void look(float level) {
-    boolean[] seen = new boolean[stops.length];
-    for (int i = 0; i < stops.length; i++) {
-      if (stops[i] > level && !seen[i]) {
-        int[] part = FloodFill.of(i, width, height, true, seen, (from, to) -> stops[to] > level);
-        if (part.length > SMALLEST * stops.length && part.length < LARGEST * stops.length) {
-          judge(part);
-        }
+    for (int[] part : FloodFill.all(width, height, true, i -> stops[i] > level)) {
+      if (part.length > SMALLEST * stops.length && part.length < LARGEST * stops.length) {
+        judge(part);
       }
     }
   }
@@ -143,7 +139,7 @@ final class LitShades {
   private int[] grown(int[] part, boolean[] in, int by) {
     int[] out = part;
     for (int k = 0; k < by; k++) {
-      int[] more = Arrays.copyOf(out, out.length + 8 * out.length);
+      int[] more = Arrays.copyOf(out, 9 * out.length);
       int n = out.length;
       for (int i : out) {
         for (int v = Math.max(0, i / width - 1); v <= Math.min(height - 1, i / width + 1); v++) {

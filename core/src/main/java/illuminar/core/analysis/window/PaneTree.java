@@ -131,19 +131,9 @@ final class PaneTree {
   /** Pieces of the picture that are at least so light, each from its first pixel on. */
   private List<int[]> pieces(float least) {
     int n = stops.data().length;
-    boolean[] seen = new boolean[n];
-    List<int[]> out = new ArrayList<>();
-    for (int start = 0; start < n; start++) {
-      if (!seen[start] && stops.data()[start] >= least) {
-        int[] all =
-            FloodFill.of(
-                start, w, stops.height(), false, seen, (from, to) -> stops.data()[to] >= least);
-        if (all.length >= LEAST * n && all.length <= MOST * n) {
-          out.add(all);
-        }
-      }
-    }
-    return out;
+    return FloodFill.all(w, stops.height(), false, i -> stops.data()[i] >= least).stream()
+        .filter(p -> p.length >= LEAST * n && p.length <= MOST * n)
+        .toList();
   }
 
   /** Takes a piece in if it is a pane, in place of the one that it grew from. */

@@ -79,22 +79,17 @@ public final class Panes {
   public double raggedness() {
     int w = inside.width();
     int h = inside.height();
-    boolean[] seen = new boolean[w * h];
     double sum = 0;
     double all = 1e-9;
-    for (int start = 0; start < seen.length; start++) {
-      if (inside.data()[start] > 0.5f && !seen[start]) {
-        int[] piece =
-            FloodFill.of(start, w, h, false, seen, (from, to) -> inside.data()[to] > 0.5f);
-        double perimeter = 0;
-        for (int i : piece) {
-          for (int k : PaneFinder.around(i, w, h)) {
-            perimeter += k == i || inside.data()[k] <= 0.5f ? 1 : 0;
-          }
+    for (int[] piece : FloodFill.all(w, h, false, i -> inside.data()[i] > 0.5f)) {
+      double perimeter = 0;
+      for (int i : piece) {
+        for (int k : PaneFinder.around(i, w, h)) {
+          perimeter += k == i || inside.data()[k] <= 0.5f ? 1 : 0;
         }
-        sum += perimeter * perimeter / 16;
-        all += piece.length;
       }
+      sum += perimeter * perimeter / 16;
+      all += piece.length;
     }
     return sum / all;
   }

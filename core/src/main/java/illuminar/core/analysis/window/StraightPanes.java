@@ -50,19 +50,15 @@ final class StraightPanes {
    */
   static StraightPanes of(boolean[] mask, boolean[] open, float[] matte, int w, int h) {
     StraightPanes found = new StraightPanes(open);
-    boolean[] seen = new boolean[w * h];
     List<int[]> bent = new ArrayList<>();
     List<int[]> own = new ArrayList<>();
-    for (int start = 0; start < mask.length; start++) {
-      if (mask[start] && !seen[start]) {
-        int[] piece = FloodFill.of(start, w, h, false, seen, (from, to) -> mask[to]);
-        Optional<StraightPane> pane = StraightPane.of(piece, matte, w, h);
-        if (pane.isPresent()) {
-          found.panes.add(pane.get());
-          own.add(piece);
-        } else {
-          bent.add(piece);
-        }
+    for (int[] piece : FloodFill.all(w, h, false, i -> mask[i])) {
+      Optional<StraightPane> pane = StraightPane.of(piece, matte, w, h);
+      if (pane.isPresent()) {
+        found.panes.add(pane.get());
+        own.add(piece);
+      } else {
+        bent.add(piece);
       }
     }
     found.part(bent, own, matte, w, h);
