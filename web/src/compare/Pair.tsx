@@ -16,6 +16,8 @@ interface Zoom {
 const FIT: Zoom = { by: 1, x: 0, y: 0 };
 const MOST = 8;
 const BLINK = 700;
+/** A place is read once the pointer rests. */
+const REST = 120;
 /** Reaches beyond any screen. */
 const FAR = 6000;
 
@@ -34,6 +36,7 @@ export function Pair({ a, b, mode }: { a: Side; b: Side; mode: Mode }) {
   const [angle, setAngle] = useState(0);
   const [second, setSecond] = useState(true);
   const [place, setPlace] = useState<Place>();
+  const resting = useRef<ReturnType<typeof setTimeout>>(undefined);
   const over = useRef<HTMLDivElement>(null);
   const box = useRef<HTMLDivElement>(null);
   const drag = useRef<{ x: number; y: number }>(undefined);
@@ -55,6 +58,7 @@ export function Pair({ a, b, mode }: { a: Side; b: Side; mode: Mode }) {
       setSecond(true);
     };
   }, [mode]);
+  useEffect(() => () => clearTimeout(resting.current), []);
   const move = (e: PointerEvent<HTMLDivElement>) => {
     const at = e.currentTarget.getBoundingClientRect();
     const picture = e.currentTarget.querySelector("img")?.getBoundingClientRect();
@@ -72,11 +76,15 @@ export function Pair({ a, b, mode }: { a: Side; b: Side; mode: Mode }) {
       const halves = mode === "side" ? at.width / 2 : mode === "top" ? at.height / 2 : 0;
       const px = mode === "side" && line.current.x > halves ? e.clientX - halves : e.clientX;
       const py = mode === "top" && line.current.y > halves ? e.clientY - halves : e.clientY;
-      setPlace({ x: (px - picture.left) / picture.width, y: (py - picture.top) / picture.height });
+      const under = { x: (px - picture.left) / picture.width, y: (py - picture.top) / picture.height };
+      clearTimeout(resting.current);
+      resting.current = setTimeout(() => setPlace(under), REST);
     }
   };
   const scaled = (by: number) => setZoom((z) => ({ ...z, by: Math.max(1, Math.min(MOST, z.by * by)) }));
   const beside = mode === "side" || mode === "top";
+  // layers of their own are not drawn anew while the line moves; enlarged ones would be blurred
+  const layer = mode === "wipe" && zoom.by === 1;
   return (
     <>
       <Box
@@ -104,7 +112,7 @@ export function Pair({ a, b, mode }: { a: Side; b: Side; mode: Mode }) {
           cursor: zoom.by > 1 ? "grab" : mode === "wipe" ? "crosshair" : "default",
         }}
       >
-        <Picture side={a} zoom={zoom} area={beside ? undefined : "1 / 1"} />
+        <Picture side={a} zoom={zoom} layer={layer} area={beside ? undefined : "1 / 1"} />
         <Box
           ref={over}
           sx={{
@@ -113,10 +121,11 @@ export function Pair({ a, b, mode }: { a: Side; b: Side; mode: Mode }) {
             minHeight: 0,
             display: "grid",
             visibility: mode === "blink" && !second ? "hidden" : "visible",
+            willChange: layer ? "transform" : undefined,
           }}
           style={mode === "wipe" ? undefined : { clipPath: "none" }}
         >
-          <Picture side={b} zoom={zoom} />
+          <Picture side={b} zoom={zoom} layer={layer} />
         </Box>
         <Name at="left" name={a.name} shown={mode !== "blink" || !second} />
         <Name at="right" name={b.name} shown={mode !== "blink" || second} />
@@ -161,7 +170,7 @@ export function Pair({ a, b, mode }: { a: Side; b: Side; mode: Mode }) {
   );
 }
 
-function Picture({ side, zoom, area }: { side: Side; zoom: Zoom; area?: string }) {
+function Picture({ side, zoom, layer, area }: { side: Side; zoom: Zoom; layer: boolean; area?: string }) {
   return (
     <Box
       sx={{
@@ -184,6 +193,7 @@ function Picture({ side, zoom, area }: { side: Side; zoom: Zoom; area?: string }
           maxWidth: "100%",
           maxHeight: "100%",
           transform: `translate(${zoom.x}px, ${zoom.y}px) scale(${zoom.by})`,
+          willChange: layer ? "transform" : undefined,
         }}
       />
     </Box>

@@ -1,6 +1,5 @@
 import { Typography } from "@mui/material";
 import { useQuery } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
 import { signed } from "../kit/numbers";
 import { readingsOf, type Side } from "./sides";
 
@@ -10,20 +9,12 @@ export interface Place {
   y: number;
 }
 
-/** A place is read once the pointer rests. */
-const REST = 120;
-
-/** The colours of both pictures under one pointer. */
+/** The colours of both pictures at one place. */
 export function Readings({ a, b, place }: { a: Side; b: Side; place: Place | undefined }) {
-  const [rest, setRest] = useState<Place>();
-  useEffect(() => {
-    const soon = setTimeout(() => setRest(place), REST);
-    return () => clearTimeout(soon);
-  }, [place]);
-  const inside = rest && rest.x >= 0 && rest.y >= 0 && rest.x <= 1 && rest.y <= 1;
+  const inside = place && place.x >= 0 && place.y >= 0 && place.x <= 1 && place.y <= 1;
   const read = useQuery({
-    queryKey: ["readings", a, b, rest],
-    queryFn: () => readingsOf(a, b, rest?.x ?? 0, rest?.y ?? 0),
+    queryKey: ["readings", a, b, place],
+    queryFn: () => readingsOf(a, b, place?.x ?? 0, place?.y ?? 0),
     enabled: !!inside,
     placeholderData: (last) => last,
   });

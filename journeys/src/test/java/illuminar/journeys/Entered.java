@@ -14,7 +14,7 @@ import java.util.regex.Pattern;
  * given.
  */
 final class Entered implements AutoCloseable {
-  private static final double PATIENCE = 60_000;
+  private static final double PATIENCE = 240_000;
 
   private final TestServer server;
   final Chromium chromium = new Chromium();
