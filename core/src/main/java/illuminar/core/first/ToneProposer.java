@@ -7,6 +7,7 @@ import illuminar.core.colour.Stops;
 import illuminar.core.pass.Channels;
 import illuminar.core.pass.Where;
 import illuminar.core.pass.kinds.Tone;
+import illuminar.core.pass.kinds.ToneCurve;
 import illuminar.core.picture.Picture;
 import illuminar.core.recipe.Recipe;
 import illuminar.core.render.PreviewSession;
@@ -58,10 +59,16 @@ final class ToneProposer implements Proposer {
   /** Tone that the middle of a view comes to beside white walls: L* 77. */
   private static final double VIEW = -0.95;
 
+  /** The pass that exposes the room. */
+  private static final String ROOM_PASS = "tone";
+
+  private static final String ONE_CURVE =
+      "The view is shown by the same curve: by one of its own, lines would run along its frame.";
+
   /** The pass that exposes the view. */
   private static final String VIEW_PASS = "tone-view";
 
-  /** Shares by which the view's exposure is brought nearer to the room's, as they are tried. */
+  /** Shares by which the view's curve is brought nearer to the room's, as they are tried. */
   private static final double[] NEARER = {0, 0.34, 0.67, 1};
 
   /** Stops by which highlights can draw back what exposure lifts above that. */
@@ -106,29 +113,31 @@ final class ToneProposer implements Proposer {
             WHITE,
             exposure);
     Draft draft = new Draft(recipe);
-    draft.pass(
-        "tone",
-        WhiteCurve.of(Channels.BRIGHTNESS, exposure, top),
-        Seen.besideWindows(recipe),
-        1,
-        said);
-    float[] view = seen.view();
+    ToneCurve curve = WhiteCurve.of(Channels.BRIGHTNESS, exposure, top);
+    draft.pass(ROOM_PASS, curve, Seen.besideWindows(recipe), 1, said);
     Optional<Where> windows = Seen.shownView(recipe);
-    return windows.isPresent() && view.length > 0
-        ? new Proposal(withView(draft.done(), seen, windows.get(), exposure, session), said)
-        : new Proposal(draft.done(), said);
+    if (windows.isEmpty() || seen.view().length == 0) {
+      return new Proposal(draft.done(), said);
+    }
+    Draft all = new Draft(recipe);
+    all.pass(ROOM_PASS, curve, Where.EVERYWHERE, 1, said + " " + ONE_CURVE);
+    return new Proposal(
+        withView(draft.done(), all.done(), seen, windows.get(), exposure, session), said);
   }
 
   /**
-   * The view exposed less than the room, but so near it that no line shows between the two.
+   * The view exposed less than the room, but so near it that no line shows between the two; or as
+   * the room is, if that draws fewer.
    *
+   * @param room with the room exposed
+   * @param all with the room and its view exposed alike
    * @param exposure of the room, stops
    */
   private static Recipe withView(
-      Recipe room, Seen seen, Where windows, double exposure, PreviewSession session) {
+      Recipe room, Recipe all, Seen seen, Where windows, double exposure, PreviewSession session) {
     double less = Math.max(SHARE * exposure, Math.min(exposure, VIEW - at(seen.view(), 0.5)));
     double top = seen.top();
-    double white = WhiteCurve.TOP - seen.viewOver() / 4;
+    double held = seen.viewOver() / 4;
     NewLines lines = new NewLines(session.analysis());
     Recipe best = room;
     int fewest = Integer.MAX_VALUE;
@@ -141,7 +150,7 @@ final class ToneProposer implements Proposer {
       Draft draft = new Draft(room);
       draft.pass(
           VIEW_PASS,
-          WhiteCurve.of(Channels.LIGHTNESS, own, top, white),
+          WhiteCurve.of(Channels.LIGHTNESS, own, top, WhiteCurve.TOP - (1 - nearer) * held),
           windows,
           1,
           String.format(Locale.ROOT, why, own));
@@ -151,10 +160,10 @@ final class ToneProposer implements Proposer {
         fewest = drawn;
       }
       if (drawn == 0) {
-        break;
+        return best;
       }
     }
-    return best;
+    return lines.count(session, all, ROOM_PASS) < fewest ? all : best;
   }
 
   /** Stops below white of a lightness. */

@@ -5,8 +5,9 @@ public enum Channels {
   /** On the luminance; hue and saturation stay. */
   LIGHTNESS,
   /**
-   * On the mean, in stops, of luminance and the brightest of red, green and blue: hue and
-   * saturation stay, and strong colours are held back before they become too bright to be shown.
+   * On the mean, in stops, of luminance and the brightest of red, green and blue about a place: hue
+   * and saturation stay, and strong colours, lamps' above all, are held back before they become too
+   * bright to be shown.
    */
   BRIGHTNESS,
   /** On red, green and blue alike, each by itself: contrast raises saturation. */

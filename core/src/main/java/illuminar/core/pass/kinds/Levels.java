@@ -73,6 +73,6 @@ public record Levels(
               double light = Srgb.decode(code(Srgb.encode(Math.pow(2, stops))));
               return Math.log(Math.max(1e-9, light)) / Math.log(2);
             })
-        .on(on);
+        .on(on, below);
   }
 }

@@ -70,6 +70,6 @@ public record ToneCurve(Channels on, List<Point> points) implements Move {
 
   @Override
   public PreparedPass prepare(PassInput below) {
-    return new ByTone(this::at).on(on);
+    return new ByTone(this::at).on(on, below);
   }
 }

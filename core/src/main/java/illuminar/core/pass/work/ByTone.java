@@ -4,6 +4,7 @@ import illuminar.core.colour.Matrix3;
 import illuminar.core.colour.Space;
 import illuminar.core.colour.Stops;
 import illuminar.core.pass.Channels;
+import illuminar.core.pass.PassInput;
 import illuminar.core.pass.PreparedPass;
 import illuminar.core.pass.Tile;
 import illuminar.core.pass.Tones;
@@ -40,11 +41,11 @@ public final class ByTone {
     return gain[i] + (gain[i + 1] - gain[i]) * (at - i);
   }
 
-  /** Ready to work on the channels. */
-  public PreparedPass on(Channels channels) {
+  /** Ready to work on the channels of the picture below. */
+  public PreparedPass on(Channels channels, PassInput below) {
     return switch (channels) {
       case LIGHTNESS -> new OnLightness(this);
-      case BRIGHTNESS -> new OnBrightness(this);
+      case BRIGHTNESS -> new ByBrightness(this, below);
       default -> new OnChannels(this, channels);
     };
   }
@@ -64,27 +65,6 @@ public final class ByTone {
         }
         tones.add(row, tile, j, at);
       }
-    }
-  }
-
-  /** On the mean of luminance and the brightest channel with sRGB primaries. */
-  private record OnBrightness(ByTone table) implements PreparedPass.OnLight {
-
-    @Override
-    public void apply(Tile tile, Picture p) {
-      float[] c = new float[3];
-      tile.each(
-          p,
-          (i, m) -> {
-            Matrix3.apply(TO_SRGB, p.r()[i], p.g()[i], p.b()[i], c);
-            float most = Math.max(c[0], Math.max(c[1], c[2]));
-            float tone = (Stops.of(most) + Stops.of(p.luminanceAt(i))) / 2;
-            float k = Stops.light(table.gain(tone));
-            float by = 1 + (k - 1) * m;
-            p.r()[i] *= by;
-            p.g()[i] *= by;
-            p.b()[i] *= by;
-          });
     }
   }
 

@@ -105,7 +105,7 @@ class TonePassesTest {
   /** Colours keep the ratios of their channels, and strong ones are lifted less than greys. */
   @Test
   void aCurveByBrightnessHoldsStrongColoursBack() {
-    List<Point> lighter = List.of(new Point(-6, -4), new Point(-2, -0.5), new Point(0, -0.1));
+    List<Point> lighter = List.of(new Point(-6, -5), new Point(-2, -1), new Point(0, -0.1));
     ToneCurve brightness = new ToneCurve(Channels.BRIGHTNESS, lighter);
     ToneCurve lightness = new ToneCurve(Channels.LIGHTNESS, lighter);
     for (int k = 0; k < 5; k++) {
@@ -124,6 +124,52 @@ class TonePassesTest {
     for (int x = 30; x < Painted.W; x += 17) {
       assertThat(grey.luminanceAt(x)).isCloseTo(same.luminanceAt(x), within(0.002f));
     }
+  }
+
+  /**
+   * Where colour goes over more slowly than luminance, as in frames that keep it at half the size
+   * (ITU-T T.81, 4:2:0), nothing is lighter than both of its sides.
+   */
+  @Test
+  void aCurveByBrightnessDrawsNoLineWhereColoursMeet() {
+    Painted.Scene scene =
+        (x, y, c) -> warm(x < 120 ? 0.35 : 0.25, Math.max(0, Math.min(1, (123 - x) / 6.0)), c);
+    List<Point> lighter = List.of(new Point(-6, -5), new Point(-2, -0.8), new Point(0, -0.1));
+    Picture after =
+        Painted.picture(Painted.view(scene), new ToneCurve(Channels.BRIGHTNESS, lighter));
+    double line = 0;
+    for (int x = 63; x < 177; x++) {
+      double own = Painted.stops(after, x, 80);
+      double off = own - Math.max(Painted.stops(after, x - 4, 80), Painted.stops(after, x + 4, 80));
+      line = Math.max(line, off);
+    }
+    assertThat(line).isLessThan(0.01);
+  }
+
+  /** A lamp's warm light keeps its colour and its shape where a curve would burn its red. */
+  @Test
+  void aCurveByBrightnessLeavesALampItsColour() {
+    Analysis lamp = Painted.view((x, y, c) -> warm(x < 120 ? 0.5 : 0.4, 0.9, c));
+    List<Point> lighter = List.of(new Point(-6, -5.3), new Point(0, 0.7));
+    Picture held = Painted.picture(lamp, new ToneCurve(Channels.BRIGHTNESS, lighter));
+    Picture burnt = Painted.picture(lamp, new ToneCurve(Channels.LIGHTNESS, lighter));
+    assertThat(most(linear(burnt, 60))).isGreaterThan(1.4);
+    assertThat(most(linear(held, 60))).isLessThan(1.25);
+    assertThat(Painted.stops(held, 60, 50)).isGreaterThan(Painted.stops(held, 180, 50) + 0.1);
+  }
+
+  /**
+   * Code of a channel of light that leans to red and from blue.
+   *
+   * @param luminance linear, 1 is white
+   * @param lean 0 for grey; red is 1 + lean of it
+   */
+  private static int warm(double luminance, double lean, int c) {
+    double red = 1 + lean;
+    double blue = 1 - 0.8 * lean;
+    double green = (1 - 0.2126 * red - 0.0722 * blue) / 0.7152;
+    double light = luminance * (c == 0 ? red : c == 1 ? green : blue);
+    return (int) Math.round(255 * illuminar.core.colour.Srgb.encode(Math.min(1, light)));
   }
 
   /** Linear red, green, blue and luminance at a place of the row 50. */
