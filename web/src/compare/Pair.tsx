@@ -1,5 +1,6 @@
 import { Box, Button, Slider, Typography } from "@mui/material";
 import { useEffect, useRef, useState, type PointerEvent } from "react";
+import { useRest } from "../kit/rest";
 import { look } from "../theme";
 import { Readings, type Place } from "./Readings";
 import { pictureOf, type Side } from "./sides";
@@ -16,7 +17,7 @@ interface Zoom {
 const FIT: Zoom = { by: 1, x: 0, y: 0 };
 const MOST = 8;
 const BLINK = 700;
-/** A place is read once the pointer rests. */
+/** Until a place under a resting pointer is read; milliseconds. */
 const REST = 120;
 /** Reaches beyond any screen. */
 const FAR = 6000;
@@ -36,7 +37,7 @@ export function Pair({ a, b, mode }: { a: Side; b: Side; mode: Mode }) {
   const [angle, setAngle] = useState(0);
   const [second, setSecond] = useState(true);
   const [place, setPlace] = useState<Place>();
-  const resting = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const rest = useRest(REST);
   const over = useRef<HTMLDivElement>(null);
   const box = useRef<HTMLDivElement>(null);
   const drag = useRef<{ x: number; y: number }>(undefined);
@@ -58,7 +59,6 @@ export function Pair({ a, b, mode }: { a: Side; b: Side; mode: Mode }) {
       setSecond(true);
     };
   }, [mode]);
-  useEffect(() => () => clearTimeout(resting.current), []);
   const move = (e: PointerEvent<HTMLDivElement>) => {
     const at = e.currentTarget.getBoundingClientRect();
     const picture = e.currentTarget.querySelector("img")?.getBoundingClientRect();
@@ -77,13 +77,12 @@ export function Pair({ a, b, mode }: { a: Side; b: Side; mode: Mode }) {
       const px = mode === "side" && line.current.x > halves ? e.clientX - halves : e.clientX;
       const py = mode === "top" && line.current.y > halves ? e.clientY - halves : e.clientY;
       const under = { x: (px - picture.left) / picture.width, y: (py - picture.top) / picture.height };
-      clearTimeout(resting.current);
-      resting.current = setTimeout(() => setPlace(under), REST);
+      rest(() => setPlace(under));
     }
   };
   const scaled = (by: number) => setZoom((z) => ({ ...z, by: Math.max(1, Math.min(MOST, z.by * by)) }));
   const beside = mode === "side" || mode === "top";
-  // layers of their own are not drawn anew while the line moves; enlarged ones would be blurred
+  // separate layers are not redrawn while the line moves; enlarged ones would be blurred
   const layer = mode === "wipe" && zoom.by === 1;
   return (
     <>

@@ -4,6 +4,7 @@ import { memo, useCallback, useEffect, useLayoutEffect, useRef } from "react";
 import { look } from "../theme";
 import { entered, factor, within, worded } from "./numbers";
 import { NumberField } from "./NumberField";
+import { useRest } from "./rest";
 
 export interface ScaleProps {
   label: string;
@@ -58,7 +59,7 @@ const Drawn = memo(function Drawn({
   onSettle,
 }: ScaleProps) {
   const track = useRef<HTMLDivElement>(null);
-  const settle = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const rest = useRest(500);
   const about1 = factor({ unit, neutral, to });
   const shown = about1 ? "±%" : unit;
   const said = worded(value, step, shown, from < 0);
@@ -67,10 +68,7 @@ const Drawn = memo(function Drawn({
     const rounded = Math.round(v / step) * step;
     onMove(within(Number(rounded.toFixed(6)), from, to));
   };
-  const soon = () => {
-    clearTimeout(settle.current);
-    settle.current = setTimeout(onSettle, 500);
-  };
+  const soon = () => rest(onSettle);
   const nudge = (by: number) => {
     put(value + by);
     soon();

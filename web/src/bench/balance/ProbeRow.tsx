@@ -1,9 +1,9 @@
 import { Button, Checkbox, InputBase, Radio } from "@mui/material";
-import { useRef } from "react";
 import type { Probe, ProbeReading } from "../../api/types";
 import { compareWith, nameSurface, unpin } from "../state/board";
 import { move, settle } from "../state/gesture";
 import { signed as f } from "../../kit/numbers";
+import { useRest } from "../../kit/rest";
 import { nudge, passOf } from "./balance";
 
 type Nudge = ["light" | "warmer" | "tint", number];
@@ -43,7 +43,7 @@ export function ProbeRow({
   chosen: boolean;
   onChoose: (on: boolean) => void;
 }) {
-  const resting = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const rest = useRest(REST);
   const reading = of?.reading;
   const keys = (e: React.KeyboardEvent) => {
     const by = e.shiftKey ? SHIFTED[e.key] : NUDGES[e.key];
@@ -52,8 +52,7 @@ export function ProbeRow({
     e.stopPropagation();
     move(passOf(probe)?.id ?? "");
     nudge(probe, ...by);
-    clearTimeout(resting.current);
-    resting.current = setTimeout(settle, REST);
+    rest(settle);
   };
   const apart = (own: number, of: number | undefined) => (reference || of === undefined ? "–" : f(own - of));
   return (

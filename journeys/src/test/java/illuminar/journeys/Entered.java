@@ -5,6 +5,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import illuminar.server.TestServer;
+import illuminar.server.Visitor;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.util.regex.Pattern;
@@ -14,8 +15,6 @@ import java.util.regex.Pattern;
  * given.
  */
 final class Entered implements AutoCloseable {
-  private static final double PATIENCE = 240_000;
-
   private final TestServer server;
   final Chromium chromium = new Chromium();
   final Page page = chromium.page();
@@ -30,8 +29,9 @@ final class Entered implements AutoCloseable {
 
   private Entered(TestServer at, boolean signedIn) {
     server = at;
-    PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE);
-    page.context().setDefaultTimeout(PATIENCE);
+    double patience = Visitor.PATIENCE.toMillis();
+    PlaywrightAssertions.setDefaultAssertionTimeout(patience);
+    page.context().setDefaultTimeout(patience);
     page.navigate(server.url());
     if (signedIn) {
       Chromium.signIn(page);

@@ -3,13 +3,11 @@ package illuminar.server;
 import java.io.IOException;
 import java.net.BindException;
 import java.net.ServerSocket;
-import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.locks.LockSupport;
 
 /** The application in a process of its own, at a port that stays, to be stopped and killed. */
 public final class OwnProcess implements AutoCloseable {
-  private static final int PATIENCE_S = 240;
   private static final int FIRST_PORT = 20_000;
   private static final int PORTS = 12_000;
 
@@ -73,7 +71,7 @@ public final class OwnProcess implements AutoCloseable {
 
   /** Waits until a process answers at an address, with whatever. */
   public static void answers(Process process, String url) {
-    long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(PATIENCE_S);
+    long end = System.nanoTime() + Visitor.PATIENCE.toNanos();
     while (System.nanoTime() < end) {
       if (!process.isAlive()) {
         throw new IllegalStateException("the application does not run");

@@ -19,7 +19,10 @@ import tools.jackson.databind.json.JsonMapper;
 /** Talks HTTP to the application as a browser would: cookies, CSRF token, editions. */
 public final class Visitor {
   public static final JsonMapper JSON = JsonMapper.builder().build();
-  private static final Duration PATIENCE = Duration.ofMinutes(4);
+
+  /** How long is waited for anything before a test gives up: hosts are shared and may be slow. */
+  public static final Duration PATIENCE = Duration.ofMinutes(4);
+
   private String url;
   private final CookieManager cookies = new CookieManager();
   final HttpClient client = HttpClient.newBuilder().cookieHandler(cookies).build();

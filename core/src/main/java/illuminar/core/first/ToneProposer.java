@@ -63,7 +63,7 @@ final class ToneProposer implements Proposer {
   private static final String ROOM_PASS = "tone";
 
   private static final String ONE_CURVE =
-      "The view is shown by the same curve: by one of its own, lines would run along its frame.";
+      "Room and view share this curve: with two, lines would show along the window frame.";
 
   /** The pass that exposes the view. */
   private static final String VIEW_PASS = "tone-view";
@@ -92,7 +92,7 @@ final class ToneProposer implements Proposer {
       return Proposal.none(recipe, "The tones lie well as they are.");
     }
     Draft draft = new Draft(recipe);
-    draft.pass("tone", tone, Seen.besideWindows(recipe), 1, said);
+    draft.pass(ROOM_PASS, tone, Seen.besideWindows(recipe), 1, said);
     return new Proposal(draft.done(), said);
   }
 

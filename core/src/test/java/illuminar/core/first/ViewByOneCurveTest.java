@@ -131,7 +131,7 @@ class ViewByOneCurveTest {
         .filteredOn(p -> p.id().startsWith("tone"))
         .singleElement()
         .satisfies(p -> assertThat(p.where()).isEqualTo(Where.EVERYWHERE))
-        .satisfies(p -> assertThat(p.why()).contains("lines would run along its frame"));
+        .satisfies(p -> assertThat(p.why()).contains("lines would show along the window frame"));
     assertThat(new NewLines(ROOM).count(session(ROOM), made, "tone")).isZero();
     Seen seen = Seen.of(made, session(ROOM));
     double[] white =
