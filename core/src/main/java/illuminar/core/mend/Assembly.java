@@ -1,10 +1,12 @@
 package illuminar.core.mend;
 
 import illuminar.core.algebra.Cut;
+import illuminar.core.picture.Bands;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /**
  * A hole too large for one source put together from pieces of what lies about it. Ways by which the
@@ -53,6 +55,10 @@ public final class Assembly {
   private final int[] below;
   private final List<Likeness.Way> ways;
   private final int[][] rim;
+
+  /** Thousandths of stops that each way shows at each pixel: red, green, blue in turn. */
+  private final int[][] shown;
+
   private final int[] of;
 
   private Assembly(Window window, Hole hole) {
@@ -76,9 +82,16 @@ public final class Assembly {
     looks = new Looks(window, thick, Math.max(6, hole.size() / 8));
     ways = offered(thick);
     rim = new int[ways.size()][];
-    for (int a = 0; a < rim.length; a++) {
-      rim[a] = rim(ways.get(a));
-    }
+    shown = new int[ways.size()][];
+    Bands.of(
+        ways.size(),
+        4,
+        (from, to) -> {
+          for (int a = from; a < to; a++) {
+            rim[a] = rim(ways.get(a));
+            shown[a] = shown(ways.get(a));
+          }
+        });
     of = new int[pixels.length];
   }
 
@@ -158,6 +171,19 @@ public final class Assembly {
     return cost;
   }
 
+  private int[] shown(Likeness.Way way) {
+    int by = delta(way);
+    int[] out = new int[3 * pixels.length];
+    for (int k = 0; k < pixels.length; k++) {
+      if (window.known(pixels[k], way.x(), way.y())) {
+        for (int c = 0; c < 3; c++) {
+          out[3 * k + c] = Math.round(UNIT * looks.tones()[c][pixels[k] + by]);
+        }
+      }
+    }
+    return out;
+  }
+
   private int apart(int a, int b) {
     return (int) (UNIT * looks.apart(a, b));
   }
@@ -171,8 +197,11 @@ public final class Assembly {
     if (rim[a][p] >= NOWHERE || rim[b][p] >= NOWHERE) {
       return UNKNOWN;
     }
-    int i = pixels[p];
-    return apart(i + delta(ways.get(a)), i + delta(ways.get(b)));
+    int apart = 0;
+    for (int k = 3 * p; k < 3 * p + 3; k++) {
+      apart += Math.abs(shown[a][k] - shown[b][k]);
+    }
+    return apart / 3;
   }
 
   private Optional<Pieces> pieces() {
@@ -181,11 +210,14 @@ public final class Assembly {
     }
     begin();
     boolean changed = true;
+    int[] open = IntStream.range(0, ways.size()).toArray();
     for (int round = 0; round < ROUNDS && changed; round++) {
       changed = false;
-      for (int a = 0; a < ways.size(); a++) {
+      for (int a : open) {
         changed |= expand(a);
       }
+      // what nothing wanted at first is hardly wanted later
+      open = Arrays.stream(of).distinct().sorted().toArray();
     }
     for (int k = 0; k < of.length; k++) {
       if (rim[of[k]][k] >= NOWHERE) {

@@ -12,8 +12,9 @@ import illuminar.core.pass.work.Borrowed;
 /**
  * Takes a spot, a line or a small thing out of a surface: its place shows a piece of the picture
  * near by, made to meet what lies about it in brightness and colour (Poisson blending: Pérez,
- * Gangnet, Blake 2003). Every stroke of the region is mended from the place most like its rim, a
- * line from several; a source that is placed serves all.
+ * Gangnet, Blake 2003). Every stroke of the region is mended from pieces that meet its rim and each
+ * other where it is seen least ({@link illuminar.core.mend.Assembly}); a source that is placed
+ * serves all of them whole.
  *
  * @param across way from the place to its source, share of the long edge
  * @param down likewise

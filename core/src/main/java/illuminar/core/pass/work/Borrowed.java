@@ -29,9 +29,6 @@ public final class Borrowed implements PreparedPass.OnLight {
   /** Pixels of the analysis grid that are looked at in any case. */
   private static final int LEAST_ABOUT = 16;
 
-  /** A hole that is so many times as long as it is thick is a line. */
-  private static final int LINE = 4;
-
   /** Pixels of the analysis grid about a hole and its sources in which ways are made exact. */
   private static final int BESIDE = 3;
 
@@ -52,25 +49,21 @@ public final class Borrowed implements PreparedPass.OnLight {
   private final int fullWidth;
   private final int fullHeight;
 
-  /** Whether sources are made to meet what lies about a hole, and whether it may take several. */
-  private enum How {
-    /** One source as it is. */
-    AS_IT_IS,
-    /** One source that is made to meet what lies about it; several for a line. */
-    MET,
-    /** Pieces that are made to meet it and each other. */
-    PIECES
-  }
-
   /**
    * What was asked for.
    *
    * @param across way to the source, share of the long edge; 0 with {@code down} to have it found
+   * @param meets whether sources are made to meet what lies about a hole, and each other
    * @param about how far about a place is looked, by its size
    */
-  private record Asked(double across, double down, How how, double about) {
+  private record Asked(double across, double down, boolean meets, double about) {
     boolean placed() {
       return across != 0 || down != 0;
+    }
+
+    /** Whether a hole is mended with several pieces: those that meet can, however it looks. */
+    boolean several() {
+      return meets && !placed();
     }
   }
 
@@ -82,13 +75,13 @@ public final class Borrowed implements PreparedPass.OnLight {
   }
 
   /**
-   * Each place from one source.
+   * Each place from one source, or from pieces where none is placed and they can be made to meet.
    *
    * @param across way to the source, share of the long edge; 0 with {@code down} to have it found
    * @param meets whether it is made to meet what lies about the place
    */
   public static Borrowed of(PassInput below, double across, double down, boolean meets) {
-    return kept(below, new Asked(across, down, meets ? How.MET : How.AS_IT_IS, ABOUT));
+    return kept(below, new Asked(across, down, meets, ABOUT));
   }
 
   /**
@@ -97,7 +90,7 @@ public final class Borrowed implements PreparedPass.OnLight {
    * @param about how far, by the place's size
    */
   public static Borrowed pieces(PassInput below, double about) {
-    return kept(below, new Asked(0, 0, How.PIECES, about));
+    return kept(below, new Asked(0, 0, true, about));
   }
 
   private static Borrowed kept(PassInput below, Asked asked) {
@@ -119,9 +112,8 @@ public final class Borrowed implements PreparedPass.OnLight {
           continue;
         }
         double longEdge = Math.max(width, height) * at.scale();
-        boolean several = severally(all, hole, asked);
-        Window window = all.about(hole, reach(hole, several, asked, longEdge));
-        Optional<Pieces> pieces = pieces(window, hole.in(all, window), several, asked, longEdge);
+        Window window = all.about(hole, reach(hole, asked, longEdge));
+        Optional<Pieces> pieces = pieces(window, hole.in(all, window), asked, longEdge);
         if (pieces.isEmpty()) {
           idle = NO_SOURCE;
         } else {
@@ -135,29 +127,20 @@ public final class Borrowed implements PreparedPass.OnLight {
   /**
    * How far about a hole is looked, as far as a placed source at least; pixels of its window.
    *
-   * @param several whether it is mended with several pieces
    * @param longEdge of the view, in such pixels
    */
-  private static int reach(Hole hole, boolean several, Asked asked, double longEdge) {
-    double size = several ? Math.sqrt(hole.pixels().length) : hole.size();
+  private static int reach(Hole hole, Asked asked, double longEdge) {
+    double size = asked.several() ? Math.sqrt(hole.pixels().length) : hole.size();
     double way = Math.max(Math.abs(asked.across), Math.abs(asked.down)) * longEdge;
     return (int) Math.ceil(Math.max(LEAST_ABOUT, asked.about * size) + way);
   }
 
-  /** Whether a hole is mended with several pieces. */
-  private static boolean severally(Window window, Hole hole, Asked asked) {
-    // a line runs past many things, and no other place is like all of it
-    boolean line = asked.how == How.MET && hole.size() > LINE * hole.thickness(window);
-    return !asked.placed() && (line || asked.how == How.PIECES);
-  }
-
-  private static Optional<Pieces> pieces(
-      Window window, Hole hole, boolean several, Asked asked, double longEdge) {
+  private static Optional<Pieces> pieces(Window window, Hole hole, Asked asked, double longEdge) {
     if (asked.placed()) {
       Pieces.Way way = new Pieces.Way(asked.across, asked.down).times(longEdge);
       return Optional.of(Pieces.whole(hole, way));
     }
-    return several
+    return asked.several()
         ? Assembly.of(window, hole)
         : Likeness.of(window, hole).map(w -> Pieces.whole(hole, new Pieces.Way(w.x(), w.y())));
   }
@@ -188,7 +171,7 @@ public final class Borrowed implements PreparedPass.OnLight {
         pieces.hole(),
         full,
         pieces.cells(window.width(), Patch.EDGE),
-        asked.how == How.AS_IT_IS ? Optional.empty() : Optional.of(Membrane.of(window, fitted)));
+        asked.meets ? Optional.of(Membrane.of(window, fitted)) : Optional.empty());
   }
 
   /** Whole pixels at full size, so that nothing is resampled there. */
