@@ -59,6 +59,15 @@ class MendTest {
         y % 24 == 0 ? 60 : 150 - 25 * c + streak[y] + grain[y * W + x] + (x - 120) / 8;
   }
 
+  /** A post beside a wall over its skirting: three surfaces meet, and nowhere else as here. */
+  private static final Painted.Scene MEETING = meeting();
+
+  private static Painted.Scene meeting() {
+    int[] grain = new Random(8).ints(W * H, -3, 4).toArray();
+    return (x, y, c) ->
+        (x >= 134 ? 92 - 12 * c : y >= 88 ? 236 - 3 * c : 178 - 9 * c) + grain[y * W + x];
+  }
+
   private static Ellipse about(double x, double y, double radius) {
     return new Ellipse(new Point((x + 0.5) / W, (y + 0.5) / W), radius / W, radius / W, 0, 0.1);
   }
@@ -85,6 +94,13 @@ class MendTest {
     assertThat(ours / truth).isBetween(0.8, 1.25);
     assertThat(left(mended(BOARDS, new Heal(0, 0)), BOARDS))
         .isLessThan(marked(BOARDS).reference() + 1);
+  }
+
+  /** The product's own bound: 30 % better than the reference. */
+  @Test
+  void edgesThatMeetBehindAMarkMeetAgain() {
+    assertThat(left(mended(MEETING, new Heal(0, 0)), MEETING))
+        .isLessThan(0.7 * marked(MEETING).reference());
   }
 
   private static double contrast(Picture p) {
