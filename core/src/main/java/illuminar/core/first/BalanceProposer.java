@@ -41,7 +41,9 @@ final class BalanceProposer implements Proposer {
           String.format(
               Locale.ROOT, "Light surfaces are neutral together: a* %.1f, b* %.1f.", a, b));
     }
-    if (cleared(recipe) && (b > 0 || Math.hypot(a, b) > MUCH)) {
+    double cleared = cleared(recipe);
+    boolean much = Math.hypot(a, b) > MUCH;
+    if (cleared > 0 && (b > 0 || much && cleared >= CastsProposer.AMOUNT)) {
       return Proposal.none(
           recipe,
           String.format(
@@ -52,7 +54,8 @@ final class BalanceProposer implements Proposer {
               b));
     }
     Balance move = Solve.neutral(picks).move();
-    boolean meant = Math.hypot(a, b) > MUCH;
+    // casts that were cleared in part were told from the light of the hour
+    boolean meant = much && cleared == 0;
     String why =
         String.format(
             Locale.ROOT,
@@ -79,7 +82,12 @@ final class BalanceProposer implements Proposer {
     return new Proposal(draft.done(), why);
   }
 
-  private static boolean cleared(Recipe recipe) {
-    return recipe.passes().stream().anyMatch(p -> p.on() && p.move() instanceof ClearCasts);
+  /** Share of casts that passes clear already, the most of them; 0 where there is none. */
+  private static double cleared(Recipe recipe) {
+    return recipe.passes().stream()
+        .filter(p -> p.on() && p.move() instanceof ClearCasts)
+        .mapToDouble(p -> p.strength() * ((ClearCasts) p.move()).amount())
+        .max()
+        .orElse(0);
   }
 }

@@ -21,6 +21,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import java.util.function.IntPredicate;
+import java.util.function.Predicate;
 import java.util.stream.IntStream;
 
 /** A picture as it stands, small, with what is seen through windows told apart. */
@@ -186,7 +187,8 @@ public final class Seen {
    *
    * @param was mean chroma of the light surfaces that were nearly neutral
    * @param neutral the same afterwards
-   * @param coloured chroma that coloured things kept, as a share of what they had
+   * @param coloured what coloured things kept of their chroma beyond the lean of light surfaces, as
+   *     a share; a thing in the light's own colour loses no more than that light does
    */
   record Done(double was, double neutral, double coloured) {
     /** Chroma that coloured things keep at least, as a share, if a pass is to stay. */
@@ -195,27 +197,40 @@ public final class Seen {
 
   /** What was done from this picture to the next, which shows the same places. */
   Done doneBy(Seen next) {
-    double white = 0;
-    double neutral = 0;
-    double had = 0;
-    double kept = 0;
-    int n = 0;
-    for (int i = 0; i < outside.length; i++) {
-      if (outside[i] >= 0.01f) {
-        continue;
-      }
-      Lab was = lab(i);
-      Lab is = next.lab(i);
-      if (was.l() > 40 && was.l() < 97 && was.chroma() < NEUTRAL) {
-        white += was.chroma();
-        neutral += is.chroma();
-        n++;
-      } else if (was.l() > 20 && was.chroma() > COLOURED) {
-        had += was.chroma();
-        kept += is.chroma();
-      }
+    int[] light = beside(was -> was.l() > 40 && was.l() < 97 && was.chroma() < NEUTRAL);
+    Lab lean = mean(light);
+    Lab left = next.mean(light);
+    int[] coloured = beside(was -> was.l() > 20 && off(was, lean) > COLOURED);
+    double had = Arrays.stream(coloured).mapToDouble(i -> off(lab(i), lean)).sum();
+    double kept = Arrays.stream(coloured).mapToDouble(i -> off(next.lab(i), left)).sum();
+    return new Done(chroma(light), next.chroma(light), had == 0 ? 1 : kept / had);
+  }
+
+  /** The pixels beside the windows of which something holds. */
+  private int[] beside(Predicate<Lab> holds) {
+    return IntStream.range(0, outside.length)
+        .filter(i -> outside[i] < 0.01f && holds.test(lab(i)))
+        .toArray();
+  }
+
+  /** The mean of some pixels; neutral where there are none. */
+  private Lab mean(int... pixels) {
+    Lab sum = new Lab(0, 0, 0);
+    for (int i : pixels) {
+      Lab lab = lab(i);
+      sum = new Lab(sum.l() + lab.l(), sum.a() + lab.a(), sum.b() + lab.b());
     }
-    return new Done(n == 0 ? 0 : white / n, n == 0 ? 0 : neutral / n, had == 0 ? 1 : kept / had);
+    int n = Math.max(1, pixels.length);
+    return new Lab(sum.l() / n, sum.a() / n, sum.b() / n);
+  }
+
+  private double chroma(int... pixels) {
+    return Arrays.stream(pixels).mapToDouble(i -> lab(i).chroma()).average().orElse(0);
+  }
+
+  /** How far a colour is off another, whatever its lightness. */
+  private static double off(Lab lab, Lab from) {
+    return Math.hypot(lab.a() - from.a(), lab.b() - from.b());
   }
 
   private Lab lab(int i) {

@@ -83,8 +83,7 @@ public record Casts(Plane red, Plane blue, Plane glow, Plane share) {
     int h = p.height();
     Surfaces surfaces = SurfaceLean.of(analysis, anchor);
     Plane[] lean = {surfaces.red(), surfaces.blue(), Plane.filled(w, h, 1)};
-    boolean bySurfaces = source == Source.SURFACES;
-    if (!bySurfaces) {
+    if (source != Source.SURFACES) {
       LightLean light =
           source == Source.FLASH
               ? LightLean.flash(analysis, reference)
@@ -92,8 +91,7 @@ public record Casts(Plane red, Plane blue, Plane glow, Plane share) {
       lean = light.of(analysis, p, Lean.lab(p), lean);
     }
     OwnLean own = OwnLean.of(analysis, anchor, analysis.raster());
-    float[] shining =
-        LightSources.of(analysis, own, bySurfaces ? surfaces.share() : Plane.of(w, h));
+    float[] shining = LightSources.of(analysis, own, surfaces.share());
     for (int i = 0; i < w * h; i++) {
       lean[0].data()[i] = Lean.bounded(lean[0].data()[i]);
       lean[1].data()[i] = Lean.bounded(lean[1].data()[i]);

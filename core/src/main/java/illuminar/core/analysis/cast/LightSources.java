@@ -23,10 +23,7 @@ final class LightSources {
   private static final float SURELY = 2.2f;
 
   /** The same of any light, from which on it is that of a lamp or its shade. */
-  private static final float LAMP = 1.3f;
-
-  /** The same where surfaces tell, to which a bright wall beside a lamp is a surface too. */
-  private static final float LAMP_ON_WALL = 1.8f;
+  private static final float LAMP = 1.8f;
 
   /** Stops over that from which on it surely is. */
   private static final float SURELY_LAMP = 0.8f;
@@ -58,11 +55,9 @@ final class LightSources {
    * Where light comes from, 0 to 1: daylight through sheer cloth or glass, far over the middle of
    * the room and no warmer than it; lamps, farther over it.
    *
-   * @param surfaces white surfaces, where they tell of the light; empty where something else does
+   * @param surfaces white surfaces, 0 to 1: a bright wall beside a lamp is one too
    */
   static float[] of(Analysis analysis, OwnLean own, Plane surfaces) {
-    boolean tell = !surfaces.nowhere();
-    float lamp = tell ? LAMP_ON_WALL : LAMP;
     float[] light = MergedLight.luminance(analysis).data();
     float middle = middle(light);
     float room = room(analysis);
@@ -82,7 +77,7 @@ final class LightSources {
         double depth = Openings.depth(openings, i % w + 0.5, i / w + 0.5);
         cold *= Math.max(1 - wall, Ease.between((float) (depth + reach) * 2 / reach));
       }
-      float warm = Ease.between((over - lamp) / SURELY_LAMP) * (1 - wall);
+      float warm = Ease.between((over - LAMP) / SURELY_LAMP) * (1 - wall);
       out[i] = Math.max(shades[i], Math.max(cold, warm));
     }
     return out;

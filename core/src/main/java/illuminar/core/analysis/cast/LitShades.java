@@ -29,7 +29,10 @@ final class LitShades {
   /** Stops from one level of brightness to the next. */
   private static final float LEVEL = 0.2f;
 
-  /** Stops by which a shade stands over what is beside its border. */
+  /**
+   * Stops by which a shade's rim stands over what is beside its border. Light that a lamp throws on
+   * a wall fades into it.
+   */
   private static final float OVER = 0.5f;
 
   /** Share of the border along which it does. */
@@ -102,19 +105,34 @@ final class LitShades {
     for (int i : part) {
       in[i] = true;
     }
+    boolean[] shade = in.clone();
     int[] about = grown(part, in, BORDER);
     int[] beside = grown(about, in, 1);
     Mean own = mean(part, 0);
     Mean other = mean(beside, about.length);
     int below = 0;
     for (int k = about.length; k < beside.length; k++) {
-      below += own.stops - stops[beside[k]] > OVER ? 1 : 0;
+      below += rim(beside[k], shade) - stops[beside[k]] > OVER ? 1 : 0;
     }
     if (below > ROUND * (beside.length - about.length) && own.warm - other.warm > WARMER) {
       for (int i : beside) {
         middle[i] = (float) ((own.stops + other.stops) / 2);
       }
     }
+  }
+
+  /** Stops of the part's brightest pixel just within its border. */
+  private float rim(int i, boolean[] shade) {
+    float most = Float.NEGATIVE_INFINITY;
+    int near = BORDER + 2;
+    for (int v = Math.max(0, i / width - near); v <= Math.min(height - 1, i / width + near); v++) {
+      for (int u = Math.max(0, i % width - near); u <= Math.min(width - 1, i % width + near); u++) {
+        if (shade[v * width + u]) {
+          most = Math.max(most, stops[v * width + u]);
+        }
+      }
+    }
+    return most;
   }
 
   private record Mean(double stops, double warm) {}

@@ -36,6 +36,25 @@ class LitShadesTest {
     assertThat(found(lit(i -> box(i, 0, 40, W, 50), 4, 0.7f))).containsOnly(0);
   }
 
+  /** Brighter and warmer than the wall all about it as well, but it fades into that. */
+  @Test
+  void whatALampThrowsOnAWallIsNone() {
+    Picture room = lit(LitShadesTest::shade, 12, 0.4f);
+    for (int i = 0; i < W * H; i++) {
+      double square = Math.pow(i % W - 62, 2) + Math.pow(i / W - 36, 2);
+      if (!shade(i)) {
+        float thrown = (float) (0.3 * Math.exp(-square / (2 * 9 * 9)));
+        room.r()[i] += thrown;
+        room.g()[i] += 0.8f * thrown;
+        room.b()[i] += 0.5f * thrown;
+      }
+    }
+    float[] found = found(room);
+    assertThat(found[36 * W + 47]).isGreaterThan(0.95f);
+    assertThat(found[36 * W + 62]).isZero();
+    assertThat(found[44 * W + 66]).isZero();
+  }
+
   private static boolean shade(int i) {
     return box(i, 40, 30, 54, 42);
   }
