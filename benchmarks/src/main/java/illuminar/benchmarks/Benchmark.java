@@ -50,6 +50,7 @@ public final class Benchmark {
     control(analysis, Mixed::recipe, FITTED, mixed + ", sharp, server p95");
     control(analysis, Mixed::recipe, FITTED / 2, mixed + ", half size, server p95");
     strokes(analysis);
+    heals(analysis);
     beside(demo, analysis);
     SPEEDS.keep(
         "benchmark",
@@ -109,6 +110,22 @@ public final class Benchmark {
         ms[(int) (ms.length * 0.95)],
         "ms",
         50);
+  }
+
+  /** A line is healed: sources are found, fitted and made to meet, and the picture shown. */
+  private static void heals(Analysis analysis) {
+    PreviewSession session = new PreviewSession(analysis, new RenderCache(600_000_000));
+    Raster raster = Raster.fitted(6000, 4000, FITTED);
+    double[] ms = new double[60];
+    for (int round = -30; round < ms.length; round++) {
+      long start = System.nanoTime();
+      session.picture(Mixed.healed(round + 30), raster);
+      if (round >= 0) {
+        ms[round] = (System.nanoTime() - start) / 1e6;
+      }
+    }
+    Arrays.sort(ms);
+    SPEEDS.most("a line of 200 px is healed, 24 MP, server median", ms[ms.length / 2], "ms", 100);
   }
 
   private static final int ROUNDS = 3;

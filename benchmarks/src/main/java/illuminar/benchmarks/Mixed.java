@@ -14,12 +14,14 @@ import illuminar.core.pass.kinds.Detail;
 import illuminar.core.pass.kinds.EvenOut;
 import illuminar.core.pass.kinds.Fill;
 import illuminar.core.pass.kinds.Glow;
+import illuminar.core.pass.kinds.Heal;
 import illuminar.core.pass.kinds.HueBand;
 import illuminar.core.pass.kinds.RestoreLight;
 import illuminar.core.pass.kinds.Tone;
 import illuminar.core.pass.kinds.ToneCurve;
 import illuminar.core.picture.Point;
 import illuminar.core.recipe.Recipe;
+import illuminar.core.region.DrawnLine;
 import illuminar.core.region.Look;
 import illuminar.core.region.Part;
 import illuminar.core.region.Region;
@@ -73,6 +75,19 @@ final class Mixed {
     return new Recipe(ground(), regions(strokes, points), still.passes());
   }
 
+  /** A line of 200 of 6000 pixels is healed, each time elsewhere and in another direction. */
+  static Recipe healed(int k) {
+    double turn = 2.4 * k;
+    Point from = new Point(0.1 + 0.618 * k % 0.8, 0.1 + 0.755 * k % 0.45);
+    double length = 200.0 / 6000;
+    Point to = new Point(from.x() + length * Math.cos(turn), from.y() + length * Math.sin(turn));
+    String line = DrawnLine.write(List.of(from, to));
+    Brush brush = new Brush(List.of(new Brush.Stroke(15.0 / 6000, 0, 1, false, 0, line)));
+    List<Pass> passes = new ArrayList<>();
+    add(passes, new Heal(0, 0), "line-" + k);
+    return new Recipe(ground(), List.of(region("line-" + k, 0, brush)), passes);
+  }
+
   private static Ground ground() {
     return new Ground.EvenBlend(List.of("f0", "f1", "f2", "f3", "f4"), 0.1, "f2");
   }
@@ -108,8 +123,7 @@ final class Mixed {
       for (int i = 0; i < n; i++) {
         line.add(new Point(0.1 + 0.012 * i, 0.1 + 0.45 * k / strokes + 0.01 * Math.sin(i)));
       }
-      all.add(
-          new Brush.Stroke(0.02, 0.6, 0.7, false, 15, illuminar.core.region.DrawnLine.write(line)));
+      all.add(new Brush.Stroke(0.02, 0.6, 0.7, false, 15, DrawnLine.write(line)));
     }
     return new Brush(all);
   }
