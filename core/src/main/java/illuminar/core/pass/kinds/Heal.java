@@ -35,7 +35,7 @@ public record Heal(
             to = 1,
             step = 0.001,
             defaultValue = 0,
-            help = "Both 0: the place most alike")
+            help = "Both 0: pieces that fit, from near by")
         double across,
     @Control(label = "Source down", unit = "%", from = -1, to = 1, step = 0.001, defaultValue = 0)
         double down)
