@@ -16,12 +16,6 @@ import java.util.Arrays;
  * @param share how surely a pixel belongs to a white surface, 0 to 1
  */
 record Surfaces(Plane red, Plane blue, Plane share) {
-  /** How far a surface is followed beyond what is sure, as a share of the long edge. */
-  private static final double FAR = 0.2;
-
-  /** The last part of that, over which it becomes less sure. */
-  private static final float FADES = 0.4f;
-
   /** Share of the picture below which a part is no surface, and above which it is no lamp. */
   private static final double SMALL = 0.0005;
 
@@ -62,26 +56,22 @@ record Surfaces(Plane red, Plane blue, Plane share) {
     return out;
   }
 
+  /** All that light goes over to from places that are sure: a wall is one wall to its end. */
   private static Plane grown(Plane known, boolean[] shut, LightSteps steps) {
     Plane share = Plane.of(known.width(), known.height());
-    int[] far = new int[shut.length];
-    Arrays.fill(far, -1);
     int[] queue = new int[shut.length];
     int n = 0;
     for (int i = 0; i < shut.length; i++) {
       if (known.data()[i] > SURE && !shut[i]) {
-        far[i] = 0;
+        share.data()[i] = 1;
         queue[n++] = i;
       }
     }
-    float most = (float) (FAR * Math.max(known.width(), known.height()));
     for (int next = 0; next < n; next++) {
-      int i = queue[next];
-      share.data()[i] = Math.min(1, (most - far[i]) / (FADES * most));
       for (int side = 0; side < 4; side++) {
-        int k = steps.neighbour(i, side);
-        if (k >= 0 && far[k] < 0 && far[i] + 1 < most && !shut[k] && steps.goesOver(i, k)) {
-          far[k] = far[i] + 1;
+        int k = steps.neighbour(queue[next], side);
+        if (k >= 0 && share.data()[k] == 0 && !shut[k] && steps.goesOver(queue[next], k)) {
+          share.data()[k] = 1;
           queue[n++] = k;
         }
       }
