@@ -6,7 +6,9 @@ import static org.assertj.core.api.Assertions.within;
 import illuminar.core.GardenRoom;
 import illuminar.core.TestRoom;
 import illuminar.core.analysis.Analysis;
+import illuminar.core.analysis.light.MergedLight;
 import illuminar.core.picture.Plane;
+import illuminar.core.picture.Raster;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -84,5 +86,23 @@ class SurfacesTest {
     Plane share = SurfaceLean.of(ROOM, ROOM.frames().anchor()).share();
     assertThat(share.at(400, 556)).isGreaterThan(0.9f);
     assertThat(share.at(400, 566)).isZero();
+  }
+
+  /** Sure at its left end alone, half the picture away, a wall is white to its corner. */
+  @Test
+  void aWallIsOneWallToItsEnd() {
+    Raster grid = ROOM.raster();
+    Plane known = Plane.of(grid.width(), grid.height());
+    for (int i = 0; i < known.data().length; i++) {
+      known.data()[i] = i % grid.width() < 40 && i / grid.width() < 500 ? 1 : 0;
+    }
+    Surfaces grown =
+        Surfaces.of(
+            OwnLean.of(ROOM, ROOM.frames().anchor(), grid),
+            known,
+            new float[grid.pixels()],
+            MergedLight.luminance(ROOM));
+    assertThat(grown.share().at(CORNER - 20, 300)).isGreaterThan(0.9f);
+    assertThat(grown.share().at(CORNER - 20, 600)).isZero();
   }
 }
