@@ -71,19 +71,18 @@ public final class Benchmark {
       throws Exception {
     PreviewSession session = new PreviewSession(analysis, new RenderCache(600_000_000));
     Raster raster = Raster.fitted(6000, 4000, longEdge);
-    double[] ms = new double[20 * Alike.PASSES];
-    for (int round = -2 * ms.length; round < ms.length; round++) {
-      int moved = Math.floorMod(round / 20, Alike.PASSES);
-      long start = System.nanoTime();
-      Recipe recipe = recipes.apply(0.002 * (round + 600), moved);
-      Picture p = session.draft(recipe, raster, recipe.passes().get(moved).id());
-      ScreenJpeg.strips(p, 0.9);
-      Histogram.of(p);
-      if (round >= 0) {
-        ms[round] = (System.nanoTime() - start) / 1e6;
-      }
-    }
-    Arrays.sort(ms);
+    int moves = 20 * Alike.PASSES;
+    double[] ms =
+        rounds(
+            2 * moves,
+            moves,
+            round -> {
+              int moved = Math.floorMod(round / 20, Alike.PASSES);
+              Recipe recipe = recipes.apply(0.002 * (round + 600), moved);
+              Picture p = session.draft(recipe, raster, recipe.passes().get(moved).id());
+              ScreenJpeg.strips(p, 0.9);
+              Histogram.of(p);
+            });
     System.out.printf("control median %.1f ms%n", ms[ms.length / 2]);
     SPEEDS.most(work, ms[(int) (ms.length * 0.95)], "ms", 40);
   }
@@ -92,18 +91,16 @@ public final class Benchmark {
   private static void strokes(Analysis analysis) throws Exception {
     PreviewSession session = new PreviewSession(analysis, new RenderCache(600_000_000));
     Raster raster = Raster.fitted(6000, 4000, FITTED);
-    double[] ms = new double[120];
-    for (int round = -60; round < ms.length; round++) {
-      Recipe recipe = Mixed.painted(40, Math.floorMod(round, 60) + 2);
-      long start = System.nanoTime();
-      session.coverage(recipe, "brush", raster).copy();
-      Picture p = session.picture(recipe, raster, "brush");
-      ScreenJpeg.strips(p, 0.9);
-      if (round >= 0) {
-        ms[round] = (System.nanoTime() - start) / 1e6;
-      }
-    }
-    Arrays.sort(ms);
+    double[] ms =
+        rounds(
+            60,
+            120,
+            round -> {
+              Recipe recipe = Mixed.painted(40, Math.floorMod(round, 60) + 2);
+              session.coverage(recipe, "brush", raster).copy();
+              Picture p = session.picture(recipe, raster, "brush");
+              ScreenJpeg.strips(p, 0.9);
+            });
     System.out.printf("stroke median %.1f ms%n", ms[ms.length / 2]);
     SPEEDS.most(
         "a stroke grows, 24 MP, edge-stopping, 40 strokes, 12 passes, server p95",
@@ -113,19 +110,29 @@ public final class Benchmark {
   }
 
   /** A line is healed: sources are found, fitted and made to meet, and the picture shown. */
-  private static void heals(Analysis analysis) {
+  private static void heals(Analysis analysis) throws Exception {
     PreviewSession session = new PreviewSession(analysis, new RenderCache(600_000_000));
     Raster raster = Raster.fitted(6000, 4000, FITTED);
-    double[] ms = new double[60];
-    for (int round = -30; round < ms.length; round++) {
-      long start = System.nanoTime();
-      session.picture(Mixed.healed(round + 30), raster);
+    double[] ms = rounds(30, 60, round -> session.picture(Mixed.healed(round + 30), raster));
+    SPEEDS.most("a line of 200 px is healed, 24 MP, server median", ms[ms.length / 2], "ms", 100);
+  }
+
+  private interface Round {
+    void run(int round) throws Exception;
+  }
+
+  /** Milliseconds of rounds 0 up to {@code count}, sorted, after some in which code is compiled. */
+  private static double[] rounds(int before, int count, Round work) throws Exception {
+    double[] ms = new double[count];
+    for (int round = -before; round < count; round++) {
+      int now = round;
+      double took = time(() -> work.run(now));
       if (round >= 0) {
-        ms[round] = (System.nanoTime() - start) / 1e6;
+        ms[round] = took;
       }
     }
     Arrays.sort(ms);
-    SPEEDS.most("a line of 200 px is healed, 24 MP, server median", ms[ms.length / 2], "ms", 100);
+    return ms;
   }
 
   private static final int ROUNDS = 3;

@@ -167,11 +167,8 @@ public final class Seen {
 
   private List<Lab> shuffledNeutral() {
     List<Lab> all = new ArrayList<>();
-    for (int i = 0; i < outside.length; i++) {
-      Lab lab = lab(i);
-      if (outside[i] < 0.01f && lab.l() > 40 && lab.l() < 97 && lab.chroma() < NEUTRAL) {
-        all.add(lab);
-      }
+    for (int i : beside(Seen::maybeWhite)) {
+      all.add(lab(i));
     }
     Collections.shuffle(all, new Random(1));
     return all;
@@ -197,13 +194,18 @@ public final class Seen {
 
   /** What was done from this picture to the next, which shows the same places. */
   Done doneBy(Seen next) {
-    int[] light = beside(was -> was.l() > 40 && was.l() < 97 && was.chroma() < NEUTRAL);
+    int[] light = beside(Seen::maybeWhite);
     Lab lean = mean(light);
     Lab left = next.mean(light);
     int[] coloured = beside(was -> was.l() > 20 && off(was, lean) > COLOURED);
     double had = Arrays.stream(coloured).mapToDouble(i -> off(lab(i), lean)).sum();
     double kept = Arrays.stream(coloured).mapToDouble(i -> off(next.lab(i), left)).sum();
     return new Done(chroma(light), next.chroma(light), had == 0 ? 1 : kept / had);
+  }
+
+  /** Whether a colour may be that of a white surface under a cast. */
+  private static boolean maybeWhite(Lab lab) {
+    return lab.l() > 40 && lab.l() < 97 && lab.chroma() < NEUTRAL;
   }
 
   /** The pixels beside the windows of which something holds. */

@@ -9,11 +9,11 @@ import java.util.Optional;
 import java.util.stream.IntStream;
 
 /**
- * A hole too large for one source put together from pieces of what lies about it. Ways by which the
- * surroundings repeat themselves ({@link Offsets}) are offered to each pixel; which goes which is
- * chosen so that pieces meet what is left and each other where it is seen least (He, Sun 2012;
- * alpha expansion by cuts: Boykov, Veksler, Zabih 2001). Lines and edges that run into the hole go
- * on in it, since they repeat along themselves.
+ * A hole put together from pieces of what lies about it. Ways by which the surroundings repeat
+ * themselves ({@link Offsets}) are offered to each pixel; which goes which is chosen so that pieces
+ * meet what is left and each other where it is seen least (He, Sun 2012; alpha expansion by cuts:
+ * Boykov, Veksler, Zabih 2001). Lines and edges that run into the hole go on in it, since they
+ * repeat along themselves.
  */
 public final class Assembly {
   /** Pixels of a hole that are decided one by one; a larger one is decided on coarser pixels. */

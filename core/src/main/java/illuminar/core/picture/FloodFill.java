@@ -26,6 +26,18 @@ public final class FloodFill {
     return places;
   }
 
+  /** Whether each pixel is one to start from or is reached from there. */
+  public static boolean[] reached(
+      int width, int height, boolean corners, IntPredicate start, Step step) {
+    boolean[] reached = new boolean[width * height];
+    for (int i = 0; i < reached.length; i++) {
+      if (!reached[i] && start.test(i)) {
+        of(i, width, height, corners, reached, step);
+      }
+    }
+    return reached;
+  }
+
   /**
    * All pixels connected with a first one, that one at the head.
    *

@@ -111,21 +111,15 @@ final class SurfaceLean {
     for (int i = 0; i < out.length; i++) {
       out[i] = lightest[i] > 0 ? white.alike(r[i], b[i]) : 0;
     }
-    boolean[] seen = new boolean[out.length];
+    boolean[] reached =
+        FloodFill.reached(
+            red.width(),
+            red.height(),
+            false,
+            i -> out[i] > SURE,
+            (from, to) -> lightest[to] > 0 && CommonWhite.goesOver(r[from], b[from], r[to], b[to]));
     for (int i = 0; i < out.length; i++) {
-      if (out[i] > SURE && !seen[i]) {
-        for (int k :
-            FloodFill.of(
-                i,
-                red.width(),
-                red.height(),
-                false,
-                seen,
-                (from, to) ->
-                    lightest[to] > 0 && CommonWhite.goesOver(r[from], b[from], r[to], b[to]))) {
-          out[k] = 1;
-        }
-      }
+      out[i] = reached[i] ? 1 : out[i];
     }
     return out;
   }

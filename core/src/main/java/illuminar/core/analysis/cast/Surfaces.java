@@ -3,6 +3,7 @@ package illuminar.core.analysis.cast;
 import illuminar.core.colour.Stops;
 import illuminar.core.filter.Gauss;
 import illuminar.core.filter.Guided;
+import illuminar.core.picture.FloodFill;
 import illuminar.core.picture.Plane;
 import java.util.Arrays;
 
@@ -59,22 +60,15 @@ record Surfaces(Plane red, Plane blue, Plane share) {
   /** All that light goes over to from places that are sure: a wall is one wall to its end. */
   private static Plane grown(Plane known, boolean[] shut, LightSteps steps) {
     Plane share = Plane.of(known.width(), known.height());
-    int[] queue = new int[shut.length];
-    int n = 0;
-    for (int i = 0; i < shut.length; i++) {
-      if (known.data()[i] > SURE && !shut[i]) {
-        share.data()[i] = 1;
-        queue[n++] = i;
-      }
-    }
-    for (int next = 0; next < n; next++) {
-      for (int side = 0; side < 4; side++) {
-        int k = steps.neighbour(queue[next], side);
-        if (k >= 0 && share.data()[k] == 0 && !shut[k] && steps.goesOver(queue[next], k)) {
-          share.data()[k] = 1;
-          queue[n++] = k;
-        }
-      }
+    boolean[] reached =
+        FloodFill.reached(
+            known.width(),
+            known.height(),
+            false,
+            i -> known.data()[i] > SURE && !shut[i],
+            (from, to) -> !shut[to] && steps.goesOver(from, to));
+    for (int i = 0; i < reached.length; i++) {
+      share.data()[i] = reached[i] ? 1 : 0;
     }
     return share;
   }
