@@ -55,5 +55,15 @@ class FloodFillTest {
     }
     assertThat(pieces).isEqualTo(expected);
     assertThat(FloodFill.all(W, H, corners, i -> on[i])).containsExactlyElementsOf(found);
+    boolean[] expectedReach = new boolean[W * H];
+    for (int[] piece : List.of(found.get(0), found.get(pieces - 1))) {
+      for (int i : piece) {
+        expectedReach[i] = true;
+      }
+    }
+    int first = found.get(0)[0];
+    int last = found.get(pieces - 1)[0];
+    assertThat(FloodFill.reached(W, H, corners, i -> i == first || i == last, (from, to) -> on[to]))
+        .isEqualTo(expectedReach);
   }
 }
