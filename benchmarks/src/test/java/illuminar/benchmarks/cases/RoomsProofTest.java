@@ -34,7 +34,7 @@ class RoomsProofTest {
     CaseFolder room = new CaseFolder(folder);
     assertThat(room.analysis().fullWidth()).isEqualTo(270);
     assertThat(room.mask("panes")).isPresent();
-    assertThat(room.mask("walls")).as("its walls are green").isEmpty();
+    assertThat(room.mask("walls")).as("its walls are painted").isEmpty();
     Pictures pictures = new Pictures(room.analysis());
     assertThat(pictures.all()).containsOnlyKeys("first", "ground", "fusion", "anchor");
     assertThat(pictures.seconds()).isPositive();

@@ -93,7 +93,7 @@ public final class RadianceMergeWork implements GroundWork {
     float[] sorted = wide.clone();
     Arrays.parallelSort(sorted);
     float middle = sorted[sorted.length / 2];
-    LightEnd end = LightEnd.of(lightest(light.most(), wide, middle));
+    LightEnd end = LightEnd.of(lightest(light, wide, middle));
     return new Base(guided, middle, things, favoured, end);
   }
 
@@ -144,11 +144,12 @@ public final class RadianceMergeWork implements GroundWork {
     return base.things;
   }
 
-  /** Tone that all but the lightest thousandth stay below, by the brightest channel. */
-  private float lightest(Plane most, float[] wide, float middle) {
+  /** Tone that all but the lightest thousandth stay below. */
+  private float lightest(MergedLight.Tones light, float[] wide, float middle) {
     float[] tones = new float[wide.length];
     for (int i = 0; i < tones.length; i++) {
-      tones[i] = Stops.of(most.data()[i]) + exposure(wide[i], middle);
+      float stops = Stops.of(light.luminance().data()[i]);
+      tones[i] = burning(stops, light.most().data()[i]) + exposure(wide[i], middle);
     }
     Arrays.parallelSort(tones);
     return Math.min(MOST, tones[(int) ((1 - LIGHTEST) * (tones.length - 1))]);
@@ -208,7 +209,7 @@ public final class RadianceMergeWork implements GroundWork {
   private void rendered(Picture light, int i, float stops, float exposure, float[] out) {
     float asLit = (float) merge.asLit();
     Response response = analysis.frames().response();
-    float camera = asLit < 1 ? Stops.light(exposure + held(light, i, exposure)) : 0;
+    float camera = asLit < 1 ? Stops.light(exposure + held(light, i, stops, exposure)) : 0;
     float lit = 0;
     if (asLit > 0) {
       float bright = stops + warm(light, i, stops) / 2;
@@ -231,9 +232,17 @@ public final class RadianceMergeWork implements GroundWork {
   }
 
   /** Stops by which a pixel is darker than exposed, so that it does not burn. */
-  private float held(Picture light, int i, float exposure) {
-    float tone = Stops.of(light.mostAt(i)) + exposure;
+  private float held(Picture light, int i, float stops, float exposure) {
+    float tone = burning(stops, light.mostAt(i)) + exposure;
     return (float) merge.held() * (base.end.held(tone) - tone);
+  }
+
+  /**
+   * Tone by which a pixel is held, half way from its luminance to its brightest channel. By the
+   * brightest alone, lamplight would be shown darker than what an edge mixes of it and a white bar.
+   */
+  private static float burning(float stops, float most) {
+    return (stops + Stops.of(most)) / 2;
   }
 
   /** Draws the light end together below white, as film does. */

@@ -108,4 +108,43 @@ class FilterTest {
       assertThat(v).isCloseTo(0.4f, within(1e-6f));
     }
   }
+
+  /** Ways of the transformed domain of one plane (Gastal and Oliveira 2011, equation 11). */
+  private static WithinEdges edges(Plane guide, double reach, double range) {
+    Plane across = Plane.filled(W, H, 1);
+    Plane down = Plane.filled(W, H, 1);
+    float k = (float) (reach / range);
+    for (int i = 0; i < W * H; i++) {
+      float v = guide.data()[i];
+      across.data()[i] += i % W < W - 1 ? k * Math.abs(guide.data()[i + 1] - v) : 0;
+      down.data()[i] += i + W < W * H ? k * Math.abs(guide.data()[i + W] - v) : 0;
+    }
+    return new WithinEdges(across, down, reach);
+  }
+
+  /** The recursive filter of the same authors in the reference library. */
+  @Test
+  void meansWithinEdgesEqualTheReference() {
+    Plane guide = noise(7);
+    Plane input = noise(8);
+    Mat out = new Mat();
+    opencv_ximgproc.dtFilter(mat(guide), mat(input), out, 9, 0.3, opencv_ximgproc.DTF_RF, 3);
+    same(edges(guide, 9, 0.3).mean(input)[0], out, 0, 1e-4f);
+  }
+
+  /** What is known on one side of an edge is carried on there, and not over it. Arithmetic. */
+  @Test
+  void whatIsKnownIsCarriedOnUpToAnEdge() {
+    Plane sides = Plane.of(W, H);
+    Plane known = Plane.of(W, H);
+    for (int i = 0; i < W * H; i++) {
+      sides.data()[i] = i % W > 60 ? 1 : 0;
+      known.data()[i] = i / W == 20 ? 1 : 0;
+    }
+    Plane[] mean = edges(sides, 30, 0.001).mean(Guided.product(sides, known), known);
+    for (int y = 10; y < 60; y++) {
+      assertThat(mean[0].at(59, y) / mean[1].at(59, y)).isCloseTo(0, within(1e-3f));
+      assertThat(mean[0].at(62, y) / mean[1].at(62, y)).isCloseTo(1, within(1e-3f));
+    }
+  }
 }

@@ -3,6 +3,7 @@ package illuminar.core.ground;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import illuminar.core.GardenRoom;
 import illuminar.core.TestRoom;
 import illuminar.core.analysis.Analysis;
 import illuminar.core.analysis.light.MergedLight;
@@ -71,6 +72,33 @@ class AsLitTest {
     for (int i = 1; i < pairs.size(); i++) {
       assertThat(pairs.get(i)[1]).isGreaterThan(pairs.get(i - 1)[1] - 1e-4);
     }
+  }
+
+  /**
+   * A white bar before lamplight, and what a pixel mixes of both: the mixture is lighter than
+   * neither by more than a hundredth (arithmetic of mixtures; no source).
+   */
+  @Test
+  void heldLamplightIsNotDarkerThanWhatItsEdgeMixes() {
+    double[] lamp = {8, 4.3, 1.3};
+    double[] bar = {0.5, 0.5, 0.7};
+    Analysis lit =
+        GardenRoom.analysis(
+            (x, y, c) -> {
+              double share = y < 400 ? 0.04 : x < 200 ? 1 : x < 1000 ? (x - 200) / 800.0 : 0;
+              return y < 400 ? share : share * lamp[c] + (1 - share) * bar[c];
+            },
+            2,
+            2);
+    List<String> frames = List.of("f-2", "f-1", "f0", "f1", "f2");
+    Ground held = new Ground.RadianceMerge(frames, 0, 0, 0, 1, false, List.of(), 0, "f0");
+    Raster whole = Raster.whole(GardenRoom.WIDTH, GardenRoom.HEIGHT, 1);
+    Picture p = Grounds.of(held, lit).draw(whole, id -> lit.draw(id, whole));
+    double most = 0;
+    for (int x = 220; x < 980; x++) {
+      most = Math.max(most, p.luminanceAt(600 * GardenRoom.WIDTH + x));
+    }
+    assertThat(most).isLessThan(1.01 * p.luminanceAt(600 * GardenRoom.WIDTH + 100));
   }
 
   private static double ratio(double a, double b) {

@@ -118,6 +118,7 @@ public final class Mesh {
     }
     if (e > 0) {
       bevels(lo, hi, e, m);
+      corners(lo, hi, e, m);
     }
   }
 
@@ -160,6 +161,21 @@ public final class Mesh {
           quad(c, new double[][] {nu, nv, nv, nu}, m);
         }
       }
+    }
+  }
+
+  private void corners(double[] lo, double[] hi, double e, Material m) {
+    for (int corner = 0; corner < 8; corner++) {
+      double[][] p = new double[3][3];
+      double[][] n = new double[3][3];
+      for (int k = 0; k < 3; k++) {
+        for (int d = 0; d < 3; d++) {
+          int side = (corner >> d & 1) == 0 ? -1 : 1;
+          p[k][d] = edge(lo[d], hi[d], side, d == k ? 0 : e);
+          n[k][d] = d == k ? side : 0;
+        }
+      }
+      triangle(p[0], p[1], p[2], n[0], n[1], n[2], m);
     }
   }
 

@@ -3,12 +3,15 @@ package illuminar.scenes.invented;
 import java.util.List;
 import java.util.SplittableRandom;
 
-/** Repeatable chance: the same seed throws the same numbers. */
+/**
+ * Repeatable chance: the same seed throws the same numbers, the next seed others. A generator that
+ * begins at a multiple of its own stride would throw the next seed's numbers one later.
+ */
 final class Dice {
   private final SplittableRandom random;
 
   Dice(long seed) {
-    random = new SplittableRandom(seed * 0x9E3779B97F4A7C15L + 77);
+    random = new SplittableRandom(seed).split();
   }
 
   double between(double from, double to) {

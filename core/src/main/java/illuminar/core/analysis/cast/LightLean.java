@@ -2,19 +2,21 @@ package illuminar.core.analysis.cast;
 
 import illuminar.core.analysis.Analysis;
 import illuminar.core.analysis.light.LightsApart;
+import illuminar.core.analysis.light.MergedLight;
 import illuminar.core.colour.Burnt;
 import illuminar.core.colour.Space;
 import illuminar.core.colour.Stops;
 import illuminar.core.filter.ColourGuided;
 import illuminar.core.filter.Ease;
 import illuminar.core.filter.Gauss;
+import illuminar.core.filter.Guided;
+import illuminar.core.filter.WithinEdges;
 import illuminar.core.frame.Frame;
 import illuminar.core.frame.Response;
 import illuminar.core.frame.Role;
 import illuminar.core.picture.LabPlanes;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
-import java.util.Arrays;
 
 /**
  * A light by itself, as the reference of colours, and how the light of a room leans beside it.
@@ -28,6 +30,9 @@ import java.util.Arrays;
 record LightLean(Picture light, float[] burning, float[] there, float[] white, Plane[] lean) {
   /** Share of the long edge over which what the flash shows is smoothed along edges. */
   private static final float NEAR = 0.014f;
+
+  /** The same over which what is told of a surface's paint is drawn together. */
+  private static final double SURFACE = 0.15;
 
   /** How far a nearly neutral surface is believed beside what the flash shows. */
   private static final float LESS_SURE = 0.2f;
@@ -108,37 +113,14 @@ record LightLean(Picture light, float[] burning, float[] there, float[] white, P
    * @return red and blue lean, and how much of it is believed, 0 to 1
    */
   Plane[] of(Analysis analysis, Picture p, LabPlanes lab, Plane[] about) {
-    Response r = analysis.frames().response();
-    Picture own = light;
-    float[] shown = new float[3];
-    Plane red = about[0].copy();
-    Plane blue = about[1].copy();
-    Plane weight = Plane.of(p.width(), p.height());
-    Arrays.fill(weight.data(), LESS_SURE);
-    for (int i = 0; i < weight.data().length; i++) {
-      float burning = this.burning[i];
-      float most = p.mostAt(i);
-      float y =
-          Space.srgbLuminance(own.r()[i] * white[0], own.g()[i] * white[1], own.b()[i] * white[2]);
-      float seen = r.luminance(p.r()[i], p.g()[i], p.b()[i]);
-      if (burning > Burnt.NO_COLOUR || most > Burnt.NO_COLOUR || y < LEAST || seen < LEAST) {
-        continue;
-      }
-      for (int c = 0; c < 3; c++) {
-        float f = own.channel(c)[i] * white[c] * seen / y;
-        shown[c] = Math.max(1e-4f, r.toDisplay(c, Math.min(1, f)));
-      }
-      float sure =
-          Math.min(1, (y - LEAST) / (2 * LEAST))
-              * strong(y / Math.max(LEAST, there[i]))
-              * Math.min(1, (Burnt.NO_COLOUR - burning) * 8);
-      float byRed = Lean.of(p.r()[i], p.g()[i]) - Lean.of(shown[0], shown[1]);
-      float byBlue = Lean.of(p.b()[i], p.g()[i]) - Lean.of(shown[2], shown[1]);
-      byRed = Lean.bounded(byRed + lean(0, i));
-      byBlue = Lean.bounded(byBlue + lean(1, i));
-      red.data()[i] += (byRed - red.data()[i]) * sure;
-      blue.data()[i] += (byBlue - blue.data()[i]) * sure;
-      weight.data()[i] += sure;
+    OwnLean own = OwnLean.of(analysis, analysis.frames().anchor(), analysis.raster());
+    Paint paint =
+        told(analysis, p, own, about).evened(LightSteps.of(MergedLight.luminance(analysis), own));
+    Plane red = own.red().copy();
+    Plane blue = own.blue().copy();
+    for (int i = 0; i < red.data().length; i++) {
+      red.data()[i] = Lean.bounded(red.data()[i] - paint.red.data()[i]);
+      blue.data()[i] = Lean.bounded(blue.data()[i] - paint.blue.data()[i]);
     }
     Plane[] guide = {
       new Plane(lab.width(), lab.height(), lab.l()),
@@ -147,10 +129,78 @@ record LightLean(Picture light, float[] burning, float[] there, float[] white, P
     };
     int radius = Math.max(2, Math.round(Math.max(p.width(), p.height()) * NEAR));
     Plane[] lean = {
-      ColourGuided.of(guide, red, weight, radius, FLAT).on(guide),
-      ColourGuided.of(guide, blue, weight, radius, FLAT).on(guide)
+      ColourGuided.of(guide, red, paint.weight, radius, FLAT).on(guide),
+      ColourGuided.of(guide, blue, paint.weight, radius, FLAT).on(guide)
     };
-    return new Plane[] {lean[0], lean[1], believed(lean, Gauss.smooth(weight, radius), p)};
+    return new Plane[] {lean[0], lean[1], believed(lean, Gauss.smooth(paint.weight, radius), p)};
+  }
+
+  /**
+   * What colour each place is of itself, as far as it is told.
+   *
+   * @param red log2 of red over green
+   * @param blue log2 of blue over green
+   * @param weight how much it is believed
+   */
+  private record Paint(Plane red, Plane blue, Plane weight) {
+    /** One surface is of one paint: what is told of it here and there is drawn together. */
+    Paint evened(LightSteps steps) {
+      int w = red.width();
+      Plane across = Plane.of(w, red.height());
+      Plane down = Plane.of(w, red.height());
+      double reach = SURFACE * Math.max(w, red.height());
+      for (int i = 0; i < across.data().length; i++) {
+        across.data()[i] = way(steps, i, steps.neighbour(i, 1), reach);
+        down.data()[i] = way(steps, i, steps.neighbour(i, 3), reach);
+      }
+      WithinEdges surfaces = new WithinEdges(across, down, reach);
+      Plane[] even =
+          surfaces.mean(Guided.product(red, weight), Guided.product(blue, weight), weight);
+      for (int i = 0; i < across.data().length; i++) {
+        even[0].data()[i] /= even[2].data()[i];
+        even[1].data()[i] /= even[2].data()[i];
+      }
+      return new Paint(even[0], even[1], even[2]);
+    }
+
+    private static float way(LightSteps steps, int from, int to, double reach) {
+      return to < 0 ? 1 : (float) (1 + reach * steps.paint(from, to));
+    }
+  }
+
+  private Paint told(Analysis analysis, Picture p, OwnLean own, Plane[] about) {
+    Response r = analysis.frames().response();
+    float[] shown = new float[3];
+    Paint paint =
+        new Paint(
+            own.red().copy(), own.blue().copy(), Plane.filled(p.width(), p.height(), LESS_SURE));
+    for (int i = 0; i < paint.weight.data().length; i++) {
+      paint.red.data()[i] -= about[0].data()[i];
+      paint.blue.data()[i] -= about[1].data()[i];
+      float burning = this.burning[i];
+      float most = p.mostAt(i);
+      float y =
+          Space.srgbLuminance(
+              light.r()[i] * white[0], light.g()[i] * white[1], light.b()[i] * white[2]);
+      float seen = r.luminance(p.r()[i], p.g()[i], p.b()[i]);
+      if (burning > Burnt.NO_COLOUR || most > Burnt.NO_COLOUR || y < LEAST || seen < LEAST) {
+        continue;
+      }
+      for (int c = 0; c < 3; c++) {
+        float f = light.channel(c)[i] * white[c] * seen / y;
+        shown[c] = Math.max(1e-4f, r.toDisplay(c, Math.min(1, f)));
+      }
+      float sure =
+          Math.min(1, (y - LEAST) / (2 * LEAST))
+              * strong(y / Math.max(LEAST, there[i]))
+              * Math.min(1, (Burnt.NO_COLOUR - burning) * 8);
+      float byRed = Lean.bounded(Lean.of(shown[0], shown[1]) - lean(0, i));
+      float byBlue = Lean.bounded(Lean.of(shown[2], shown[1]) - lean(1, i));
+      paint.red.data()[i] += (byRed - paint.red.data()[i]) * sure;
+      paint.blue.data()[i] += (byBlue - paint.blue.data()[i]) * sure;
+      paint.weight.data()[i] += sure;
+    }
+    return paint;
   }
 
   /**

@@ -8,6 +8,7 @@ import illuminar.core.colour.Burnt;
 import illuminar.core.colour.Stops;
 import illuminar.core.filter.Ease;
 import illuminar.core.filter.Gauss;
+import illuminar.core.picture.FloodFill;
 import illuminar.core.picture.MapRows;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
@@ -30,6 +31,9 @@ final class LightSources {
 
   /** Share of the long edge about a window's glass within which cloth before it may hang. */
   private static final float CLOTH = 0.06f;
+
+  /** How surely light comes from a place for cloth to go on there. */
+  private static final float HANGS = 0.3f;
 
   /** Share of the long edge over which the glow of what burns reaches, and how strong it is. */
   private static final double GLOW = 0.05;
@@ -61,26 +65,51 @@ final class LightSources {
     float[] light = MergedLight.luminance(analysis).data();
     float middle = middle(light);
     float room = room(analysis);
-    List<Opening> openings = Openings.of(analysis);
     float[] shades = LitShades.of(analysis).data();
-    int w = analysis.raster().width();
-    float reach = CLOTH * Math.max(w, analysis.raster().height());
     float[] out = new float[light.length];
     for (int i = 0; i < out.length; i++) {
-      float over = Stops.of(light[i]) - middle;
       float warmer = own.red().data()[i] - own.blue().data()[i] - room;
-      float wall = surfaces.data()[i];
-      float cold =
-          Ease.between((over - THROUGH) / (SURELY - THROUGH))
+      out[i] =
+          Ease.between((Stops.of(light[i]) - middle - THROUGH) / (SURELY - THROUGH))
               * Ease.between((0.5f - warmer) / 0.4f);
-      if (cold > 0 && wall > 0 && !openings.isEmpty()) {
-        double depth = Openings.depth(openings, i % w + 0.5, i / w + 0.5);
-        cold *= Math.max(1 - wall, Ease.between((float) (depth + reach) * 2 / reach));
-      }
-      float warm = Ease.between((over - LAMP) / SURELY_LAMP) * (1 - wall);
-      out[i] = Math.max(shades[i], Math.max(cold, warm));
+    }
+    onlyWhatHangs(out, Openings.of(analysis), surfaces);
+    for (int i = 0; i < out.length; i++) {
+      float over = Stops.of(light[i]) - middle;
+      float warm = Ease.between((over - LAMP) / SURELY_LAMP) * (1 - surfaces.data()[i]);
+      out[i] = Math.max(shades[i], Math.max(out[i], warm));
     }
     return out;
+  }
+
+  /**
+   * Of white surfaces in cold light, only cloth is a source: it hangs before a window's glass and
+   * goes on beside it. A ceiling over a window is as bright, but parted from it by the frame.
+   *
+   * @param cold how surely cold light comes from each place; modified
+   */
+  private static void onlyWhatHangs(float[] cold, List<Opening> openings, Plane surfaces) {
+    if (openings.isEmpty()) {
+      return;
+    }
+    int w = surfaces.width();
+    float reach = CLOTH * Math.max(w, surfaces.height());
+    float[] near = new float[cold.length];
+    for (int i = 0; i < near.length; i++) {
+      double depth = cold[i] > 0 ? Openings.depth(openings, i % w + 0.5, i / w + 0.5) : -reach;
+      near[i] = (float) (depth + reach) / reach;
+    }
+    boolean[] hangs =
+        FloodFill.reached(
+            w,
+            surfaces.height(),
+            false,
+            i -> cold[i] > HANGS && near[i] > 1,
+            (from, to) -> cold[to] > HANGS && near[to] > 0);
+    for (int i = 0; i < cold.length; i++) {
+      float cloth = hangs[i] ? Ease.between(near[i] * 2) : 0;
+      cold[i] *= Math.max(1 - surfaces.data()[i], cloth);
+    }
   }
 
   /** How warm a room's light is in the mean: log2 of red over blue. */

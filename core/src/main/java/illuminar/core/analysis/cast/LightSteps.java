@@ -59,6 +59,14 @@ record LightSteps(int width, float[] tone, float[] red, float[] blue) {
         && byRed * byRed + byBlue * byBlue < most * most;
   }
 
+  /** By how many times a step from a pixel to its neighbour is more than light makes, 0 or more. */
+  float paint(int from, int to) {
+    float byRed = red[to] - red[from];
+    float byBlue = blue[to] - blue[from];
+    float colour = (float) Math.sqrt(byRed * byRed + byBlue * byBlue) / COLOUR;
+    return Math.max(0, Math.max(Math.abs(tone[to] - tone[from]) / TONE, colour) - 1);
+  }
+
   /** Whether a pixel can be the step of light between two places of one surface. */
   boolean between(int i, int one, int other) {
     return between(tone, i, one, other, TONE_BETWEEN)

@@ -109,7 +109,7 @@ public final class Openings {
       }
       Quad outline = fit.refined(PaneLattice.outline(window).times(in.fineness()));
       Quad glass = glazed(outline, wall, in);
-      if (lightest(glass, in.fine, BURNS) > NEEDS_HELP) {
+      if (fit.bounded(glass) && lightest(glass, in.fine, BURNS) > NEEDS_HELP) {
         out.add(new Opening(glass, Stops.light(wall), Stops.light(view)));
       }
     }

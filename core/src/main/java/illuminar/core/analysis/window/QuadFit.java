@@ -25,6 +25,12 @@ final class QuadFit {
 
   private static final int SAMPLES = 48;
 
+  /** Stops by which light falls from the inside of a side outwards at least. */
+  private static final double FALLS = 0.5;
+
+  /** Sides of a window at which it may not. */
+  private static final int LOST = 2;
+
   private final Plane stops;
   private final int w;
   private final int h;
@@ -146,6 +152,14 @@ final class QuadFit {
       across(q.top(), m[0], wide, false, -1),
       across(q.bottom(), m[0], wide, false, 1)
     };
+  }
+
+  /**
+   * Whether sides lie where light falls, all but two: a curtain or a lit reveal may hide one. Sides
+   * that were carried on over an even place are those of no window.
+   */
+  boolean bounded(Quad q) {
+    return Arrays.stream(contrast(q)).filter(c -> c < FALLS).count() <= LOST;
   }
 
   private double across(double[] line, double middle, double length, boolean upright, int outward) {

@@ -6,7 +6,12 @@ import static org.assertj.core.api.Assertions.within;
 import illuminar.core.GardenRoom;
 import illuminar.core.TestRoom;
 import illuminar.core.analysis.Analysis;
+import illuminar.core.frame.Frame;
+import illuminar.core.frame.Frames;
+import illuminar.core.frame.Role;
 import illuminar.core.picture.Plane;
+import java.util.ArrayList;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -76,5 +81,46 @@ class CastsTest {
     Casts casts = Casts.of(ROOM, Casts.Source.SURFACES, "");
     assertThat(at(casts.blue(), 490, 300)).isCloseTo(lean(SKY[2], SKY[1]), within(0.12));
     assertThat(at(casts.blue(), 455, 300)).isCloseTo(lean(LAMPS[2], LAMPS[1]), within(0.15));
+  }
+
+  private static final double[] TEAL = {0.42, 0.47, 0.44};
+
+  /** A wall of one paint beside a white one; the flash hardly adds to a band of light on both. */
+  private static double painted(int x, int y, int c) {
+    double light = 0.05 + 0.5 * Math.exp(-Math.pow((y - 400) / 90.0, 2));
+    return light * LAMPS[c] * paint(x, c);
+  }
+
+  private static double paint(int x, int c) {
+    return x < 500 ? TEAL[c] : 0.8;
+  }
+
+  /**
+   * One wall is of one paint: where the flash is too weak to tell it, the wall beside does. Light
+   * times paint, and the flash is white: arithmetic, no source.
+   */
+  @Test
+  void aWallIsOfOnePaintThoughTheFlashTellsSomeOfItOnly() {
+    Analysis room = flashed(CastsTest::painted, (x, y, c) -> 0.06 * paint(x, c));
+    Casts casts = Casts.of(room, Casts.Source.FLASH, "flash");
+    double red = at(casts.red(), 250, 60);
+    double blue = at(casts.blue(), 250, 60);
+    for (int y : new int[] {200, 300, 400, 600, 740}) {
+      assertThat(at(casts.red(), 250, y)).as("red %d", y).isCloseTo(red, within(0.04));
+      assertThat(at(casts.blue(), 250, y)).as("blue %d", y).isCloseTo(blue, within(0.04));
+    }
+  }
+
+  private static Analysis flashed(TestRoom.Light scene, TestRoom.Light flash) {
+    List<Frame> frames = new ArrayList<>(GardenRoom.analysis(scene, 1, 1).frames().ambient());
+    frames.add(
+        TestRoom.frame(
+            "flash",
+            Role.FLASH,
+            0,
+            GardenRoom.WIDTH,
+            GardenRoom.HEIGHT,
+            (x, y, c) -> scene.at(x, y, c) + flash.at(x, y, c)));
+    return new Analysis(new Frames(frames, "f0", ROOM.frames().response()));
   }
 }

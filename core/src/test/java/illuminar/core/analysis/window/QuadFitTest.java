@@ -71,6 +71,18 @@ class QuadFitTest {
     assertThat(new QuadFit(of(cut)).contrast(cut)[0]).as("the picture ends there").isNaN();
   }
 
+  /** Two sides may be lost, as in a curtain and a lit reveal; sides on an even place are none. */
+  @Test
+  void sidesWhereNoLightFallsBoundNothing() {
+    QuadFit fit = new QuadFit(of(TILTED));
+    assertThat(fit.bounded(TILTED)).isTrue();
+    double[] left = {90, 0};
+    double[] right = {120, 0};
+    assertThat(fit.bounded(new Quad(left, right, TILTED.top(), TILTED.bottom()))).isTrue();
+    double[] top = {60, 0};
+    assertThat(fit.bounded(new Quad(left, right, top, TILTED.bottom()))).isFalse();
+  }
+
   @Test
   void whatHasNoStraightSidesIsNone() {
     Plane round = drawn((x, y) -> Math.hypot(x - 110, y - 90) < 45 ? 1 : 0);
