@@ -9,8 +9,6 @@ import illuminar.core.colour.Stops;
 import illuminar.core.filter.ColourGuided;
 import illuminar.core.filter.Ease;
 import illuminar.core.filter.Gauss;
-import illuminar.core.filter.Guided;
-import illuminar.core.filter.WithinEdges;
 import illuminar.core.frame.Frame;
 import illuminar.core.frame.Response;
 import illuminar.core.frame.Role;
@@ -30,9 +28,6 @@ import illuminar.core.picture.Plane;
 record LightLean(Picture light, float[] burning, float[] there, float[] white, Plane[] lean) {
   /** Share of the long edge over which what the flash shows is smoothed along edges. */
   private static final float NEAR = 0.014f;
-
-  /** The same over which what is told of a surface's paint is drawn together. */
-  private static final double SURFACE = 0.15;
 
   /** How far a nearly neutral surface is believed beside what the flash shows. */
   private static final float LESS_SURE = 0.2f;
@@ -119,8 +114,8 @@ record LightLean(Picture light, float[] burning, float[] there, float[] white, P
     Plane red = own.red().copy();
     Plane blue = own.blue().copy();
     for (int i = 0; i < red.data().length; i++) {
-      red.data()[i] = Lean.bounded(red.data()[i] - paint.red.data()[i]);
-      blue.data()[i] = Lean.bounded(blue.data()[i] - paint.blue.data()[i]);
+      red.data()[i] = Lean.bounded(red.data()[i] - paint.red().data()[i]);
+      blue.data()[i] = Lean.bounded(blue.data()[i] - paint.blue().data()[i]);
     }
     Plane[] guide = {
       new Plane(lab.width(), lab.height(), lab.l()),
@@ -129,54 +124,22 @@ record LightLean(Picture light, float[] burning, float[] there, float[] white, P
     };
     int radius = Math.max(2, Math.round(Math.max(p.width(), p.height()) * NEAR));
     Plane[] lean = {
-      ColourGuided.of(guide, red, paint.weight, radius, FLAT).on(guide),
-      ColourGuided.of(guide, blue, paint.weight, radius, FLAT).on(guide)
+      ColourGuided.of(guide, red, paint.weight(), radius, FLAT).on(guide),
+      ColourGuided.of(guide, blue, paint.weight(), radius, FLAT).on(guide)
     };
-    return new Plane[] {lean[0], lean[1], believed(lean, Gauss.smooth(paint.weight, radius), p)};
+    return new Plane[] {lean[0], lean[1], believed(lean, Gauss.smooth(paint.weight(), radius), p)};
   }
 
-  /**
-   * What colour each place is of itself, as far as it is told.
-   *
-   * @param red log2 of red over green
-   * @param blue log2 of blue over green
-   * @param weight how much it is believed
-   */
-  private record Paint(Plane red, Plane blue, Plane weight) {
-    /** One surface is of one paint: what is told of it here and there is drawn together. */
-    Paint evened(LightSteps steps) {
-      int w = red.width();
-      Plane across = Plane.of(w, red.height());
-      Plane down = Plane.of(w, red.height());
-      double reach = SURFACE * Math.max(w, red.height());
-      for (int i = 0; i < across.data().length; i++) {
-        across.data()[i] = way(steps, i, steps.neighbour(i, 1), reach);
-        down.data()[i] = way(steps, i, steps.neighbour(i, 3), reach);
-      }
-      WithinEdges surfaces = new WithinEdges(across, down, reach);
-      Plane[] even =
-          surfaces.mean(Guided.product(red, weight), Guided.product(blue, weight), weight);
-      for (int i = 0; i < across.data().length; i++) {
-        even[0].data()[i] /= even[2].data()[i];
-        even[1].data()[i] /= even[2].data()[i];
-      }
-      return new Paint(even[0], even[1], even[2]);
-    }
-
-    private static float way(LightSteps steps, int from, int to, double reach) {
-      return to < 0 ? 1 : (float) (1 + reach * steps.paint(from, to));
-    }
-  }
-
+  /** What the reference tells of paint; where it hardly reaches, what surfaces do. */
   private Paint told(Analysis analysis, Picture p, OwnLean own, Plane[] about) {
     Response r = analysis.frames().response();
     float[] shown = new float[3];
     Paint paint =
         new Paint(
             own.red().copy(), own.blue().copy(), Plane.filled(p.width(), p.height(), LESS_SURE));
-    for (int i = 0; i < paint.weight.data().length; i++) {
-      paint.red.data()[i] -= about[0].data()[i];
-      paint.blue.data()[i] -= about[1].data()[i];
+    for (int i = 0; i < paint.weight().data().length; i++) {
+      paint.red().data()[i] -= about[0].data()[i];
+      paint.blue().data()[i] -= about[1].data()[i];
       float burning = this.burning[i];
       float most = p.mostAt(i);
       float y =
@@ -196,9 +159,9 @@ record LightLean(Picture light, float[] burning, float[] there, float[] white, P
               * Math.min(1, (Burnt.NO_COLOUR - burning) * 8);
       float byRed = Lean.bounded(Lean.of(shown[0], shown[1]) - lean(0, i));
       float byBlue = Lean.bounded(Lean.of(shown[2], shown[1]) - lean(1, i));
-      paint.red.data()[i] += (byRed - paint.red.data()[i]) * sure;
-      paint.blue.data()[i] += (byBlue - paint.blue.data()[i]) * sure;
-      paint.weight.data()[i] += sure;
+      paint.red().data()[i] += (byRed - paint.red().data()[i]) * sure;
+      paint.blue().data()[i] += (byBlue - paint.blue().data()[i]) * sure;
+      paint.weight().data()[i] += sure;
     }
     return paint;
   }

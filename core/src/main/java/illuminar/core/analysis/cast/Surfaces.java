@@ -22,6 +22,9 @@ record Surfaces(Plane red, Plane blue, Plane share) {
 
   private static final double LAMP = 0.03;
 
+  /** Share of the picture below which a part among boards may be a smooth place of theirs. */
+  private static final double ISLAND = 0.01;
+
   /** Stops over the middle of the room from which on such a part shines itself. */
   private static final float SHINES = 2;
 
@@ -32,15 +35,17 @@ record Surfaces(Plane red, Plane blue, Plane share) {
    *
    * @param known how surely a place is white, 0 to 1
    * @param view windows with their frames, 0 to 1, which are no surfaces
+   * @param grainy boards and cloth: a glossy floor shows the wall above it, and light goes over
    * @param light luminance of the merged light
    */
-  static Surfaces of(OwnLean own, Plane known, float[] view, Plane light) {
+  static Surfaces of(OwnLean own, Plane known, float[] view, boolean[] grainy, Plane light) {
     LightSteps steps = LightSteps.of(light, own);
     boolean[] shut = new boolean[view.length];
     for (int i = 0; i < shut.length; i++) {
       shut[i] = view[i] > 0.02f || own.burnt(i);
     }
     Plane share = grown(known, shut, steps);
+    withoutGrain(share, grainy, known);
     withoutLamps(share, light, steps);
     SurfaceEdges.bridge(share, shut, steps);
     Plane all = Gauss.smooth(share, LightSteps.NOISE);
@@ -71,6 +76,19 @@ record Surfaces(Plane red, Plane blue, Plane share) {
       share.data()[i] = reached[i] ? 1 : 0;
     }
     return share;
+  }
+
+  /** Takes out boards and cloth, and little islands in them on which nothing is surely white. */
+  private static void withoutGrain(Plane share, boolean[] grainy, Plane known) {
+    for (int i = 0; i < grainy.length; i++) {
+      share.data()[i] = grainy[i] ? 0 : share.data()[i];
+    }
+    Parts.takeOut(
+        share,
+        (from, to) -> true,
+        part ->
+            part.length < ISLAND * grainy.length
+                && Arrays.stream(part).noneMatch(i -> known.data()[i] > SURE));
   }
 
   /**

@@ -101,8 +101,29 @@ class SurfacesTest {
             OwnLean.of(ROOM, ROOM.frames().anchor(), grid),
             known,
             new float[grid.pixels()],
+            new boolean[grid.pixels()],
             MergedLight.luminance(ROOM));
     assertThat(grown.share().at(CORNER - 20, 300)).isGreaterThan(0.9f);
     assertThat(grown.share().at(CORNER - 20, 600)).isZero();
+  }
+
+  /** A floor that mirrors the wall above it, the less the nearer to the camera. */
+  private static double glossy(int x, int y, int c) {
+    double wall = 0.1 * SKY[c] * 0.85;
+    double grain = 1 + 0.12 * Math.sin(x * 0.7) + 0.1 * Math.sin(x * 0.43);
+    double boards = 0.08 * SKY[c] * WOOD[c] * grain;
+    double mirrored = 1 / (1 + Math.exp((y - 620) / 25.0));
+    return y < 560 ? wall : mirrored * wall + (1 - mirrored) * boards;
+  }
+
+  private static final double[] WOOD = {1.1, 0.95, 0.7};
+
+  /** Light goes over from a wall to what mirrors it; boards are no wall for that. */
+  @Test
+  void aGlossyFloorIsNotTheWallThatItMirrors() {
+    Analysis room = GardenRoom.analysis(SurfacesTest::glossy, 2, 2);
+    Plane share = SurfaceLean.of(room, room.frames().anchor()).share();
+    assertThat(share.at(600, 300)).isGreaterThan(0.9f);
+    assertThat(share.at(600, 720)).isZero();
   }
 }
