@@ -23,25 +23,43 @@ export function resetBoard(to: BalanceBoard = { probes: [], reference: "" }) {
   set({ ...start, ...to }, true);
 }
 
-let keeping = Promise.resolve();
+/** What is to be kept of each view once the write that is under way has ended. */
+const waiting = new Map<string, BalanceBoard>();
+let writing = false;
 
-/** Keeps the board as it stands, one write after the other; it arrives even if the page is left meanwhile. */
+/** Sends what waits of a view; it arrives even if the page is left meanwhile. */
+async function write(id: string) {
+  const body = waiting.get(id);
+  waiting.delete(id);
+  if (!body) return;
+  try {
+    await data(server.PUT("/api/views/{id}/board", { params: { path: { id } }, body, keepalive: true }));
+  } catch (e) {
+    complain(saidOf(e));
+  }
+}
+
+async function writeAll() {
+  writing = true;
+  while (waiting.size > 0) {
+    for (const id of [...waiting.keys()]) await write(id);
+  }
+  writing = false;
+}
+
+/** Keeps the board as it stands, one write after the other; of those that wait, a view's last. */
 function keep() {
   const { probes, reference } = get();
   const id = useView.getState().sheet?.id;
   if (!id) return;
-  keeping = keeping
-    .then(async () => {
-      await data(
-        server.PUT("/api/views/{id}/board", {
-          params: { path: { id } },
-          body: { probes, reference },
-          keepalive: true,
-        }),
-      );
-    })
-    .catch((e: unknown) => complain(saidOf(e)));
+  waiting.set(id, { probes, reference });
+  if (!writing) void writeAll();
 }
+
+// once the page is left, nothing that waits would be begun
+window.addEventListener("pagehide", () => {
+  for (const id of [...waiting.keys()]) void write(id);
+});
 
 export function openBoard(open: boolean) {
   set({ open });
