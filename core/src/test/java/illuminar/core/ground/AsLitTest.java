@@ -75,8 +75,8 @@ class AsLitTest {
   }
 
   /**
-   * A white bar before lamplight, and what a pixel mixes of both: the mixture is lighter than
-   * neither by more than a hundredth (arithmetic of mixtures; no source).
+   * A white bar before lamplight, and whatever a pixel mixes of both: no mixture is lighter than
+   * the lamplight by more than a hundredth (arithmetic of mixtures; no source).
    */
   @Test
   void heldLamplightIsNotDarkerThanWhatItsEdgeMixes() {

@@ -105,82 +105,12 @@ public final class Mesh {
   /** A box between two corners, its edges rounded over by {@code bevel} metres. */
   public void box(
       double x0, double y0, double z0, double x1, double y1, double z1, double bevel, Material m) {
-    double[] lo = {Math.min(x0, x1), Math.min(y0, y1), Math.min(z0, z1)};
-    double[] hi = {Math.max(x0, x1), Math.max(y0, y1), Math.max(z0, z1)};
-    double e = bevel;
-    for (int d = 0; d < 3; d++) {
-      e = Math.min(e, (hi[d] - lo[d]) / 2);
-    }
-    for (int axis = 0; axis < 3; axis++) {
-      for (int side = -1; side <= 1; side += 2) {
-        face(lo, hi, e, axis, side, m);
-      }
-    }
-    if (e > 0) {
-      bevels(lo, hi, e, m);
-      corners(lo, hi, e, m);
-    }
+    Box.between(new double[] {x0, y0, z0}, new double[] {x1, y1, z1}, bevel).into(this, m);
   }
 
   /** A sharp box. */
   public void box(double x0, double y0, double z0, double x1, double y1, double z1, Material m) {
     box(x0, y0, z0, x1, y1, z1, 0, m);
-  }
-
-  private void face(double[] lo, double[] hi, double e, int axis, int side, Material m) {
-    int u = (axis + 1) % 3;
-    int v = (axis + 2) % 3;
-    double[] n = new double[3];
-    n[axis] = side;
-    double[][] corner = new double[4][3];
-    for (int k = 0; k < 4; k++) {
-      corner[k][axis] = side < 0 ? lo[axis] : hi[axis];
-      corner[k][u] = (k == 0 || k == 3) ? lo[u] + e : hi[u] - e;
-      corner[k][v] = k < 2 ? lo[v] + e : hi[v] - e;
-    }
-    quad(corner, new double[][] {n, n, n, n}, m);
-  }
-
-  private void bevels(double[] lo, double[] hi, double e, Material m) {
-    for (int axis = 0; axis < 3; axis++) {
-      int u = (axis + 1) % 3;
-      int v = (axis + 2) % 3;
-      for (int su = -1; su <= 1; su += 2) {
-        for (int sv = -1; sv <= 1; sv += 2) {
-          double[] nu = new double[3];
-          double[] nv = new double[3];
-          nu[u] = su;
-          nv[v] = sv;
-          double[][] c = new double[4][3];
-          for (int k = 0; k < 4; k++) {
-            boolean onU = k == 0 || k == 3;
-            c[k][axis] = k < 2 ? lo[axis] + e : hi[axis] - e;
-            c[k][u] = edge(lo[u], hi[u], su, onU ? 0 : e);
-            c[k][v] = edge(lo[v], hi[v], sv, onU ? e : 0);
-          }
-          quad(c, new double[][] {nu, nv, nv, nu}, m);
-        }
-      }
-    }
-  }
-
-  private void corners(double[] lo, double[] hi, double e, Material m) {
-    for (int corner = 0; corner < 8; corner++) {
-      double[][] p = new double[3][3];
-      double[][] n = new double[3][3];
-      for (int k = 0; k < 3; k++) {
-        for (int d = 0; d < 3; d++) {
-          int side = (corner >> d & 1) == 0 ? -1 : 1;
-          p[k][d] = edge(lo[d], hi[d], side, d == k ? 0 : e);
-          n[k][d] = d == k ? side : 0;
-        }
-      }
-      triangle(p[0], p[1], p[2], n[0], n[1], n[2], m);
-    }
-  }
-
-  private static double edge(double lo, double hi, int side, double inset) {
-    return side < 0 ? lo + inset : hi - inset;
   }
 
   /** A four-cornered sheet; corners in order, one normal for each. */

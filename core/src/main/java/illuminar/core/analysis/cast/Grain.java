@@ -1,11 +1,15 @@
 package illuminar.core.analysis.cast;
 
+import illuminar.core.analysis.Analysis;
 import illuminar.core.colour.Space;
 import illuminar.core.colour.Stops;
+import illuminar.core.filter.Box;
 import illuminar.core.filter.Ease;
 import illuminar.core.filter.Gauss;
+import illuminar.core.picture.MapRows;
 import illuminar.core.picture.Picture;
 import illuminar.core.picture.Plane;
+import illuminar.core.picture.Raster;
 import java.util.Arrays;
 
 /**
@@ -28,6 +32,19 @@ final class Grain {
 
   private static final float DARK = 1e-3f;
 
+  /**
+   * Long edge of the grid on which boards and cloth are looked for: strips of wall may be narrow.
+   */
+  private static final int LONG_EDGE = 640;
+
+  /** Pixels of that grid about a place, and share of paint there below which it is grainy. */
+  private static final int ABOUT = 6;
+
+  private static final float LEAST_PAINT = 0.25f;
+
+  /** Share of the picture from which on grainy places are no edges of other things. */
+  private static final double LARGE = 0.03;
+
   private static final float[][] SHAPES = shapes();
 
   private Grain() {}
@@ -49,6 +66,26 @@ final class Grain {
     float[] out = Gauss.smooth(grain, REACH).data();
     for (int i = 0; i < out.length; i++) {
       out[i] = Ease.between((GRAINY - out[i]) / (GRAINY - PAINT));
+    }
+    return out;
+  }
+
+  /** What is grainy all about, as boards and cloth are, on the analysis grid. */
+  static boolean[] about(Analysis analysis, String frame) {
+    Raster grid = Raster.fitted(analysis.fullWidth(), analysis.fullHeight(), LONG_EDGE);
+    Plane paint = new Plane(grid.width(), grid.height(), paint(analysis.draw(frame, grid)));
+    float[] about = Box.mean(paint, ABOUT).data();
+    Plane grainy = Plane.of(grid.width(), grid.height());
+    for (int i = 0; i < about.length; i++) {
+      grainy.data()[i] = about[i] < LEAST_PAINT ? 1 : 0;
+    }
+    Parts.takeOut(grainy, (from, to) -> true, part -> part.length < LARGE * about.length);
+    float[] large =
+        MapRows.enlarged(grainy, analysis.fullWidth(), analysis.fullHeight(), analysis.raster())
+            .data();
+    boolean[] out = new boolean[large.length];
+    for (int i = 0; i < out.length; i++) {
+      out[i] = large[i] > 0.5f;
     }
     return out;
   }

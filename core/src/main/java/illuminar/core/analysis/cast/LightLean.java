@@ -2,7 +2,6 @@ package illuminar.core.analysis.cast;
 
 import illuminar.core.analysis.Analysis;
 import illuminar.core.analysis.light.LightsApart;
-import illuminar.core.analysis.light.MergedLight;
 import illuminar.core.colour.Burnt;
 import illuminar.core.colour.Space;
 import illuminar.core.colour.Stops;
@@ -108,9 +107,9 @@ record LightLean(Picture light, float[] burning, float[] there, float[] white, P
    * @return red and blue lean, and how much of it is believed, 0 to 1
    */
   Plane[] of(Analysis analysis, Picture p, LabPlanes lab, Plane[] about) {
-    OwnLean own = OwnLean.of(analysis, analysis.frames().anchor(), analysis.raster());
-    Paint paint =
-        told(analysis, p, own, about).evened(LightSteps.of(MergedLight.luminance(analysis), own));
+    String anchor = analysis.frames().anchor();
+    OwnLean own = OwnLean.of(analysis, anchor, analysis.raster());
+    Paint paint = told(analysis, p, own, about).evened(LightSteps.of(analysis, anchor));
     Plane red = own.red().copy();
     Plane blue = own.blue().copy();
     for (int i = 0; i < red.data().length; i++) {
@@ -130,7 +129,7 @@ record LightLean(Picture light, float[] burning, float[] there, float[] white, P
     return new Plane[] {lean[0], lean[1], believed(lean, Gauss.smooth(paint.weight(), radius), p)};
   }
 
-  /** What the reference tells of paint; where it hardly reaches, what surfaces do. */
+  /** Paint as the reference tells it, or the surfaces about where its light is too weak. */
   private Paint told(Analysis analysis, Picture p, OwnLean own, Plane[] about) {
     Response r = analysis.frames().response();
     float[] shown = new float[3];

@@ -66,17 +66,18 @@ final class LightSources {
     float middle = middle(light);
     float room = room(analysis);
     float[] shades = LitShades.of(analysis).data();
+    float[] over = new float[light.length];
     float[] out = new float[light.length];
     for (int i = 0; i < out.length; i++) {
+      over[i] = Stops.of(light[i]) - middle;
       float warmer = own.red().data()[i] - own.blue().data()[i] - room;
       out[i] =
-          Ease.between((Stops.of(light[i]) - middle - THROUGH) / (SURELY - THROUGH))
+          Ease.between((over[i] - THROUGH) / (SURELY - THROUGH))
               * Ease.between((0.5f - warmer) / 0.4f);
     }
     onlyWhatHangs(out, Openings.of(analysis), surfaces);
     for (int i = 0; i < out.length; i++) {
-      float over = Stops.of(light[i]) - middle;
-      float warm = Ease.between((over - LAMP) / SURELY_LAMP) * (1 - surfaces.data()[i]);
+      float warm = Ease.between((over[i] - LAMP) / SURELY_LAMP) * (1 - surfaces.data()[i]);
       out[i] = Math.max(shades[i], Math.max(out[i], warm));
     }
     return out;

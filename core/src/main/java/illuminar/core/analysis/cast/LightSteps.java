@@ -1,5 +1,7 @@
 package illuminar.core.analysis.cast;
 
+import illuminar.core.analysis.Analysis;
+import illuminar.core.analysis.light.MergedLight;
 import illuminar.core.colour.Stops;
 import illuminar.core.filter.Gauss;
 import illuminar.core.picture.Plane;
@@ -35,7 +37,16 @@ record LightSteps(int width, float[] tone, float[] red, float[] blue) {
 
   private static final float DARK = 1e-3f;
 
-  static LightSteps of(Plane light, OwnLean own) {
+  /** Of a frame's colours in the merged light, on the analysis grid; the last ones are kept. */
+  static LightSteps of(Analysis analysis, String frame) {
+    return analysis.keep(
+        LightSteps.class,
+        frame,
+        1,
+        () -> of(MergedLight.luminance(analysis), OwnLean.of(analysis, frame, analysis.raster())));
+  }
+
+  private static LightSteps of(Plane light, OwnLean own) {
     Plane tone = Plane.of(light.width(), light.height());
     for (int i = 0; i < tone.data().length; i++) {
       tone.data()[i] = Stops.of(Math.max(DARK, light.data()[i]));

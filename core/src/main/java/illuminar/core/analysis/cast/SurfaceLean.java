@@ -3,7 +3,6 @@ package illuminar.core.analysis.cast;
 import illuminar.core.analysis.Analysis;
 import illuminar.core.analysis.light.MergedLight;
 import illuminar.core.colour.Burnt;
-import illuminar.core.filter.Box;
 import illuminar.core.filter.Ease;
 import illuminar.core.filter.Gauss;
 import illuminar.core.filter.Guided;
@@ -31,19 +30,6 @@ final class SurfaceLean {
 
   /** How much a place counts that looks like no paint at all. */
   private static final float UNLIKELY = 0.02f;
-
-  /** The same on which grain is looked for: edges hide it, and strips of wall may be narrow. */
-  private static final int FINE = 640;
-
-  /**
-   * Pixels of that grid about a place, and share of paint there below which boards or cloth lie.
-   */
-  private static final int GRAINY_ABOUT = 6;
-
-  private static final float GRAINY = 0.25f;
-
-  /** Share of the picture from which on they are no edges of other things. */
-  private static final double LARGE = 0.03;
 
   /** Share of the picture from which on a surface tells of the light. */
   private static final double PATCH = 0.003;
@@ -103,9 +89,10 @@ final class SurfaceLean {
     Surfaces fine =
         Surfaces.of(
             OwnLean.of(analysis, frame, grid),
+            LightSteps.of(analysis, frame),
             enlarged(known, analysis),
             Casts.windows(analysis, grid),
-            grainy(analysis, frame),
+            Grain.about(analysis, frame),
             MergedLight.luminance(analysis));
     for (int i = 0; i < red.data().length; i++) {
       float share = fine.share().data()[i];
@@ -135,24 +122,6 @@ final class SurfaceLean {
             (from, to) -> lightest[to] > 0 && CommonWhite.goesOver(r[from], b[from], r[to], b[to]));
     for (int i = 0; i < out.length; i++) {
       out[i] = reached[i] ? 1 : out[i];
-    }
-    return out;
-  }
-
-  /** What is grainy all about, as boards and cloth are, on the analysis grid. */
-  private static boolean[] grainy(Analysis analysis, String frame) {
-    Raster fine = Raster.fitted(analysis.fullWidth(), analysis.fullHeight(), FINE);
-    Plane paint = new Plane(fine.width(), fine.height(), Grain.paint(analysis.draw(frame, fine)));
-    Plane grain = Plane.of(fine.width(), fine.height());
-    float[] about = Box.mean(paint, GRAINY_ABOUT).data();
-    for (int i = 0; i < about.length; i++) {
-      grain.data()[i] = about[i] < GRAINY ? 1 : 0;
-    }
-    Parts.takeOut(grain, (from, to) -> true, part -> part.length < LARGE * about.length);
-    float[] large = enlarged(grain, analysis).data();
-    boolean[] out = new boolean[large.length];
-    for (int i = 0; i < out.length; i++) {
-      out[i] = large[i] > 0.5f;
     }
     return out;
   }

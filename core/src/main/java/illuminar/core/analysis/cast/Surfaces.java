@@ -33,13 +33,14 @@ record Surfaces(Plane red, Plane blue, Plane share) {
   /**
    * On the analysis grid.
    *
+   * @param steps from pixel to pixel
    * @param known how surely a place is white, 0 to 1
    * @param view windows with their frames, 0 to 1, which are no surfaces
    * @param grainy boards and cloth: a glossy floor shows the wall above it, and light goes over
    * @param light luminance of the merged light
    */
-  static Surfaces of(OwnLean own, Plane known, float[] view, boolean[] grainy, Plane light) {
-    LightSteps steps = LightSteps.of(light, own);
+  static Surfaces of(
+      OwnLean own, LightSteps steps, Plane known, float[] view, boolean[] grainy, Plane light) {
     boolean[] shut = new boolean[view.length];
     for (int i = 0; i < shut.length; i++) {
       shut[i] = view[i] > 0.02f || own.burnt(i);

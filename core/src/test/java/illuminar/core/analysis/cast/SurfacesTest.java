@@ -99,6 +99,7 @@ class SurfacesTest {
     Surfaces grown =
         Surfaces.of(
             OwnLean.of(ROOM, ROOM.frames().anchor(), grid),
+            LightSteps.of(ROOM, ROOM.frames().anchor()),
             known,
             new float[grid.pixels()],
             new boolean[grid.pixels()],

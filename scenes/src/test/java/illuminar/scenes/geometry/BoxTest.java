@@ -8,8 +8,8 @@ import java.util.Locale;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 
-/** Shapes without holes. Facts of geometry, no source. */
-class MeshTest {
+/** A box without holes. Facts of geometry, no source. */
+class BoxTest {
   /** Each edge of a closed surface belongs to two triangles. */
   @Test
   void aBevelledBoxIsClosed() {
